@@ -1,0 +1,26 @@
+using BudClock.Core.Measuring;
+
+namespace BudClock.Core.Advice;
+
+/// <summary>What a rule says about a plant on a day, and why.</summary>
+/// <param name="Topic">One of <see cref="Topics"/>.</param>
+/// <param name="Rule">The rule's id, such as W1.</param>
+/// <param name="Due">The day to act or look next; null when the plant has to show something first.</param>
+/// <param name="Reason">One sentence for the grower.</param>
+public sealed record Advice(string Topic, string Rule, Verdict Verdict, DateOnly? Due, string Reason, IReadOnlyList<Condition> Conditions)
+{
+    /// <summary>The school this advice follows, where growers differ.</summary>
+    public string? School { get; init; }
+
+    /// <summary>What the other schools would do with the same plant today.</summary>
+    public IReadOnlyList<OtherSchool> Others { get; init; } = [];
+
+    /// <summary>When the measured length is likely to get there.</summary>
+    public Projection? Projection { get; init; }
+
+    /// <summary>The last day of the span that opens at <see cref="Due"/>, where there is one.</summary>
+    public DateOnly? Until { get; init; }
+}
+
+/// <summary>Another school's way, with what it risks.</summary>
+public sealed record OtherSchool(string Name, string Would, string Risks);

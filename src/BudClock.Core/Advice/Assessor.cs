@@ -1,0 +1,63 @@
+using BudClock.Core.Climate;
+using BudClock.Core.Culture;
+using BudClock.Core.Journal;
+using BudClock.Core.Lanes;
+
+namespace BudClock.Core.Advice;
+
+/// <summary>Entry to journal to lanes to situation to advice: the one way through the job.</summary>
+public sealed class Assessor
+{
+    readonly CultureSheets sheets;
+
+    /// <exception cref="InvalidDataException">A sheet names an unknown rule, or lacks a threshold that one needs.</exception>
+    public Assessor(CultureSheets sheets)
+    {
+        this.sheets = sheets;
+        var missing = Advisers.MissingOn(sheets.All);
+        if (missing.Count > 0) throw new InvalidDataException(string.Join(Environment.NewLine, missing));
+    }
+
+    public static Assessor Shipped { get; } = new(CultureSheets.Shipped);
+
+    /// <summary>Assesses one plant of a garden on a day, past, present or to come.</summary>
+    public Assessment Assess(Plant plant, GardenRecord garden, DateOnly today) =>
+        Assess(plant, garden.Garden, Nights.Coolest(plant.Place, today, garden.Garden, garden.Readings), today);
+
+    /// <summary>Assesses one plant with the coolest night of its place already known.</summary>
+    public Assessment Assess(Plant plant, Garden garden, Seen<double>? coolestNightC, DateOnly today)
+    {
+        var sheet = sheets.For(plant);
+        var journal = PlantJournal.UpTo(today, plant.Entries);
+        var lanes = LaneReader.Read(journal);
+        var season = sheet?.Rule("W1") is null ? new Season(null, null, null) : Season.Read(journal);
+        var phase = PhaseRead.Read(journal, lanes, season, plant.Acquired, today);
+        var gone = journal.Last(EntryKinds.Died, EntryKinds.GivenAway) is not null;
+        if (sheet is null) return new(plant, today, phase, lanes, [], null) { Gone = gone };
+
+        var now = new Situation
+        {
+            Plant = plant,
+            Sheet = sheet,
+            Today = today,
+            Journal = journal,
+            Lanes = lanes,
+            Phase = phase,
+            Season = season,
+            Roots = RootsSeen.Read(journal, season.Woke),
+            Bulbs = journal.Last(EntryKinds.Bulbs) is { Text: { } state } bulbs ? new(state, bulbs.On) : null,
+            CoolestNightC = coolestNightC,
+        };
+        var ahead = ExpectedLanes.Ahead(sheet, lanes, today, garden.Southern);
+        return new(plant, today, phase, [.. lanes, .. ahead], gone ? [] : Ask(now), now) { Gone = gone };
+    }
+
+    static IReadOnlyList<Advice> Ask(Situation now) =>
+    [
+        .. from adviser in Advisers.All
+           where now.Sheet.Rule(adviser.Rule) is not null
+           let advice = adviser.Advise(now)
+           where advice is not null
+           select advice,
+    ];
+}

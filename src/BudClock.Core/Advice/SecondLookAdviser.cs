@@ -1,0 +1,60 @@
+using BudClock.Core.Journal;
+
+namespace BudClock.Core.Advice;
+
+/// <summary>Rule K4: three to five days after the first water one comes back to see whether the bulbs have filled.</summary>
+/// <remarks>
+/// The state before stands beside the question. Bulbs that have not filled by then point to the roots, so the look is
+/// over only when the bulbs are plump or the roots have been looked at.
+/// </remarks>
+public sealed class SecondLookAdviser : IAdviser
+{
+    const string Plump = "plump";
+    const int AskedForDays = 28; // after that, the season itself has answered
+
+    static readonly EntryKind[] RootSigns =
+        [EntryKinds.RootLength, EntryKinds.RootCount, EntryKinds.RootsAtBase, EntryKinds.RootsLost, EntryKinds.RootsStarted, EntryKinds.Repotted];
+
+    public string Rule => "K4";
+
+    public IReadOnlyList<string> Thresholds => ["water-from", "water-to"];
+
+    public Advice? Advise(Situation now)
+    {
+        if (now.Season.FirstWater is not { } water || now.Today > water.On.AddDays(AskedForDays)) return null;
+
+        var from = water.On.AddDays((int)now.Needs(Rule, "water-from"));
+        var to = water.On.AddDays((int)now.Needs(Rule, "water-to"));
+        var before = StateOn(now.Journal, e => e.On <= water.On);
+        var after = StateOn(now.Journal, e => e.On > water.On);
+        if (after?.Value == Plump) return null;
+        if (after?.On >= from) return NotFilled(now, water, after);
+
+        Condition[] conditions = [Before(before, water), Condition.State("bulbs now", after, Plump, state => state == Plump)];
+        var verdict = now.Today < from ? Verdict.Hold : Verdict.Look;
+        var was = before is null ? "" : $" Before: {before.Value}.";
+        var reason = now.Today < from
+            ? $"{water.Kind.Words} {Dates.Ago(water.On, now.Today)}: look again {Dates.Range(from, to)}, the bulbs should fill."
+            : $"{water.Kind.Words} {Dates.Ago(water.On, now.Today)}: have the bulbs filled?{was}";
+        return new(Topics.SecondLook, Rule, verdict, from, reason, conditions) { Until = to };
+    }
+
+    Advice? NotFilled(Situation now, Entry water, Seen<string> after)
+    {
+        if (now.Journal.FirstSince(after.On, RootSigns) is not null) return null;
+        Condition[] conditions =
+        [
+            Before(StateOn(now.Journal, e => e.On <= water.On), water),
+            Condition.State("bulbs now", after, Plump, state => state == Plump),
+        ];
+        return new(Topics.SecondLook, Rule, Verdict.Look, now.Today,
+            $"Bulbs still {after.Value} {after.On.DayNumber - water.On.DayNumber} days after the first water: look at the roots.", conditions);
+    }
+
+    /// <summary>What they were is on record, good or bad; it asks for nothing.</summary>
+    static Condition Before(Seen<string>? before, Entry water) =>
+        new($"bulbs before {Dates.Short(water.On)}", before is null ? null : new Fact(before.Value), null, null, true, before?.On);
+
+    static Seen<string>? StateOn(PlantJournal journal, Func<Entry, bool> when) =>
+        journal.Of(EntryKinds.Bulbs).LastOrDefault(when) is { Text: { } state } entry ? new(state, entry.On) : null;
+}

@@ -1,0 +1,63 @@
+using BudClock.Core.Culture;
+using BudClock.Core.Journal;
+using BudClock.Core.Lanes;
+using BudClock.Core.Measuring;
+
+namespace BudClock.Core.Advice;
+
+/// <summary>Everything a rule may look at: the plant and its journal read to a day, its sheet, its surroundings.</summary>
+public sealed record Situation
+{
+    public required Plant Plant { get; init; }
+    public required CultureSheet Sheet { get; init; }
+    public required DateOnly Today { get; init; }
+    public required PlantJournal Journal { get; init; }
+    public required IReadOnlyList<Lane> Lanes { get; init; }
+    public required PhaseRead Phase { get; init; }
+    public required Season Season { get; init; }
+    public required RootsSeen Roots { get; init; }
+
+    /// <summary>What the bulbs last looked like.</summary>
+    public Seen<string>? Bulbs { get; init; }
+
+    /// <summary>The coolest night of the last week at the plant's place, °C.</summary>
+    public Seen<double>? CoolestNightC { get; init; }
+
+    /// <summary>A threshold of a rule on this plant's sheet.</summary>
+    public double Needs(string rule, string threshold) => Sheet.Rule(rule)![threshold];
+
+    /// <summary>Whether a threshold that names genera is meant for this plant.</summary>
+    public bool IsFor(string rule, string threshold) =>
+        Sheet.Rule(rule)!.Thresholds[threshold].Genera.Contains(Plant.Genus, StringComparer.OrdinalIgnoreCase);
+}
+
+/// <summary>What is known of the new roots since the plant woke.</summary>
+/// <param name="Series">Their lengths, oldest first, those above nothing.</param>
+/// <param name="Checked">The last day anybody looked at them.</param>
+/// <param name="Started">The day they were first seen.</param>
+/// <param name="AtBase">The day they were seen at the bottom of the pot or turning round it.</param>
+/// <param name="Lost">The day they were found dead, unless new ones followed.</param>
+public sealed record RootsSeen(IReadOnlyList<Measurement> Series, DateOnly? Checked, DateOnly? Started, DateOnly? AtBase, DateOnly? Lost)
+{
+    public static readonly RootsSeen None = new([], null, null, null, null);
+
+    public bool Live => Started is not null && Lost is null;
+
+    public Seen<double>? Longest => Series is [.., var last] ? new(last.Cm, last.On) : null;
+
+    /// <summary>Reads the roots from the day the plant woke.</summary>
+    public static RootsSeen Read(PlantJournal journal, DateOnly? since)
+    {
+        if (since is not { } day) return None;
+        var signs = journal.Of(EntryKinds.RootsStarted, EntryKinds.RootLength, EntryKinds.RootCount, EntryKinds.RootsAtBase)
+            .Where(e => e.On >= day).ToList();
+        var live = signs.Where(e => e.Amount is not { InBase: <= 0 }).ToList();
+        var lost = journal.Last(EntryKinds.RootsLost)?.On is { } gone && gone >= day && !live.Any(e => e.On > gone) ? gone : (DateOnly?)null;
+        return new(Lengths(live), signs.LastOrDefault()?.On, live.FirstOrDefault()?.On,
+            live.LastOrDefault(e => e.Kind == EntryKinds.RootsAtBase)?.On, lost);
+    }
+
+    /// <summary>One length a day: the last one written down.</summary>
+    static List<Measurement> Lengths(IEnumerable<Entry> signs) =>
+        [.. signs.Where(e => e.Kind == EntryKinds.RootLength).GroupBy(e => e.On).Select(g => new Measurement(g.Key, g.Last().Amount!.Value.InBase))];
+}

@@ -1,0 +1,124 @@
+using System.Globalization;
+using BudClock.Core.Lanes;
+using YamlDotNet.Core;
+using YamlDotNet.RepresentationModel;
+
+namespace BudClock.Core.Culture;
+
+/// <summary>A fault in a culture sheet, with the line it is on.</summary>
+public sealed record SheetFault(string File, long Line, string What)
+{
+    public override string ToString() => $"{File}, line {Line}: {What}";
+}
+
+/// <summary>Reads one culture sheet from YAML and lists every fault with its line.</summary>
+public sealed class SheetReader(string file)
+{
+    readonly List<SheetFault> faults = [];
+
+    public IReadOnlyList<SheetFault> Faults => faults;
+
+    /// <summary>The sheet, or null when it has any fault.</summary>
+    public CultureSheet? Read(string yaml)
+    {
+        var stream = new YamlStream();
+        try
+        {
+            stream.Load(new StringReader(yaml));
+        }
+        catch (YamlException e)
+        {
+            faults.Add(new(file, e.Start.Line, e.Message));
+            return null;
+        }
+        if (stream.Documents.Count == 0 || stream.Documents[0].RootNode is not YamlMappingNode root)
+        {
+            faults.Add(new(file, 1, "expected a sheet with name, title, genera and rules"));
+            return null;
+        }
+        Known(root, "name", "title", "about", "genera", "rules", "schools", "usual");
+        var sheet = new CultureSheet(
+            Text(root, "name"), Text(root, "title"), Text(root, "about"), Words(root, "genera"),
+            Map(root, "rules", (_, node) => Rule(node)), Map(root, "schools", School), Usual(root));
+        return faults.Count == 0 ? sheet : null;
+    }
+
+    RuleSheet Rule(YamlMappingNode rule) => new(Children(rule).ToDictionary(pair => pair.Key, pair => Threshold(pair.Node)));
+
+    Threshold Threshold(YamlMappingNode node)
+    {
+        Known(node, "value", "unit", "reason", "genera");
+        return new(Number(node, "value"), Text(node, "unit"), Text(node, "reason"), Words(node, "genera"));
+    }
+
+    SchoolQuestion School(string question, YamlMappingNode node)
+    {
+        var answers = Children(node, except: "default").ToDictionary(
+            pair => pair.Key, pair => new School(pair.Key, Text(pair.Node, "does"), Text(pair.Node, "risks")));
+        var chosen = Text(node, "default");
+        if (!answers.ContainsKey(chosen)) Fault(node, $"the default school \"{chosen}\" is not one of {string.Join(", ", answers.Keys)}");
+        return new(question, chosen, answers);
+    }
+
+    List<UsualLane> Usual(YamlMappingNode root)
+    {
+        var lanes = new List<UsualLane>();
+        if (!root.Children.TryGetValue("usual", out var list) || list is not YamlSequenceNode rows) return lanes;
+        foreach (var row in rows.OfType<YamlMappingNode>())
+        {
+            var lane = Text(row, "lane");
+            if (!Enum.TryParse<LaneKind>(lane, ignoreCase: true, out var kind)) Fault(row, $"\"{lane}\" is no lane");
+            lanes.Add(new(kind, Day(row, "from"), Day(row, "to")));
+        }
+        return lanes;
+    }
+
+    MonthDay Day(YamlMappingNode node, string key)
+    {
+        if (DateOnly.TryParseExact($"2031-{Text(node, key)}", "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day))
+            return new(day.Month, day.Day);
+        Fault(node, $"{key}: expected a month and day such as 04-10");
+        return default;
+    }
+
+    Dictionary<string, T> Map<T>(YamlMappingNode root, string key, Func<string, YamlMappingNode, T> read) =>
+        root.Children.TryGetValue(key, out var node) && node is YamlMappingNode map
+            ? Children(map).ToDictionary(pair => pair.Key, pair => read(pair.Key, pair.Node))
+            : [];
+
+    IEnumerable<(string Key, YamlMappingNode Node)> Children(YamlMappingNode map, string? except = null)
+    {
+        foreach (var (key, node) in map.Children)
+        {
+            if (key.ToString() == except) continue;
+            if (node is YamlMappingNode child) yield return (key.ToString(), child);
+            else Fault(node, $"{key}: expected entries below it");
+        }
+    }
+
+    string Text(YamlMappingNode node, string key)
+    {
+        if (node.Children.TryGetValue(key, out var value) && value is YamlScalarNode { Value: { Length: > 0 } text }) return text;
+        Fault(node, $"{key} is missing");
+        return "";
+    }
+
+    double Number(YamlMappingNode node, string key)
+    {
+        var text = Text(node, key);
+        if (double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var number)) return number;
+        if (text.Length > 0) Fault(node, $"{key}: expected a number, got \"{text}\"");
+        return 0;
+    }
+
+    static List<string> Words(YamlMappingNode node, string key) =>
+        node.Children.TryGetValue(key, out var list) && list is YamlSequenceNode words ? [.. words.Select(word => word.ToString())] : [];
+
+    void Known(YamlMappingNode node, params string[] keys)
+    {
+        foreach (var key in node.Children.Keys.Where(key => !keys.Contains(key.ToString())))
+            Fault(key, $"\"{key}\" is not known here; known are {string.Join(", ", keys)}");
+    }
+
+    void Fault(YamlNode at, string what) => faults.Add(new(file, at.Start.Line, what));
+}

@@ -1,0 +1,211 @@
+using System.Security.Cryptography;
+using System.Text;
+using System.Text.Json;
+using BudClock.Core.Culture;
+using BudClock.Core.Journal;
+
+namespace BudClock.Core.Formats;
+
+/// <summary>What reading a garden file gave: the garden, or every fault with its place.</summary>
+public sealed record GardenFileRead(GardenRecord? Garden, IReadOnlyList<FileFault> Faults);
+
+/// <summary>Reads the open garden format, version 1. A file is taken whole or refused whole.</summary>
+public sealed class GardenFileReader
+{
+    public const string Format = "bud-clock-garden";
+    public const int Version = 1;
+
+    readonly List<FileFault> faults = [];
+    readonly CultureSheets sheets;
+    readonly DateOnly latest;
+
+    GardenFileReader(CultureSheets sheets, DateOnly latest) => (this.sheets, this.latest) = (sheets, latest);
+
+    /// <summary>Reads a garden from JSON text.</summary>
+    /// <param name="latest">The last day an entry may have; later ones are faults. By default any day.</param>
+    public static GardenFileRead Read(string json, CultureSheets sheets, DateOnly? latest = null)
+    {
+        var reader = new GardenFileReader(sheets, latest ?? DateOnly.MaxValue);
+        try
+        {
+            using var document = JsonDocument.Parse(json, new() { CommentHandling = JsonCommentHandling.Disallow, AllowDuplicateProperties = false });
+            if (document.RootElement.ValueKind is not JsonValueKind.Object)
+                return new(null, [new("file", "expected a garden, an object with format, version and plants")]);
+            var garden = reader.Garden(new(document.RootElement, "", reader.faults));
+            return reader.faults.Count == 0 ? new(garden, []) : new(null, reader.faults);
+        }
+        catch (JsonException e)
+        {
+            return new(null, [new($"line {(e.LineNumber ?? 0) + 1}, column {(e.BytePositionInLine ?? 0) + 1}", $"not JSON: {Plain(e.Message)}")]);
+        }
+    }
+
+    GardenRecord Garden(JsonPlace root)
+    {
+        root.Known("format", "version", "garden", "places", "plants", "readings", "forecast");
+        if (root.Text("format") is var format && format != Format) root.Fault("format", $"expected \"{Format}\", got \"{format}\"");
+        if (root.Number("version") is var version && version != Version) root.Fault("version", $"this reads version {Version}, got {version}");
+
+        var places = root.List("places").Select(Place).ToList();
+        Unique(places.Select(p => p.Code), "places", "code");
+        var codes = places.Select(p => p.Code).ToHashSet();
+        var plants = root.List("plants").Select(plant => Plant(plant, codes)).ToList();
+        Unique(plants.Select(p => p.Tag.ToUpperInvariant()), "plants", "tag");
+        return new(
+            GardenItself(root.Object("garden")), places, plants,
+            [.. root.List("readings").Select(reading => Reading(reading, codes))],
+            [.. root.List("forecast").Select(day => Forecast(day, codes))]);
+    }
+
+    static Garden GardenItself(JsonPlace? at)
+    {
+        if (at is not { } garden) return new("Garden");
+        garden.Known("name", "latitude", "longitude", "timeZone", "units");
+        var zone = garden.Text("timeZone");
+        if (zone is not null && !TimeZoneInfo.TryFindSystemTimeZoneById(zone, out _))
+            garden.Fault("timeZone", $"expected a time zone such as Europe/London, got \"{zone}\"");
+        return new(
+            garden.Text("name") ?? "Garden", garden.Number("latitude", -90, 90), garden.Number("longitude", -180, 180), zone,
+            garden.OneOf("units", ["metric", "us"]) == "us");
+    }
+
+    static Place Place(JsonPlace at)
+    {
+        at.Known("code", "name", "setting");
+        var code = Required(at, "code");
+        return new(code, at.Text("name") ?? code, at.OneOf("setting", Journal.Place.Settings));
+    }
+
+    Plant Plant(JsonPlace at, HashSet<string> places)
+    {
+        at.Known("tag", "name", "taxon", "sheet", "place", "acquired", "pot", "medium", "doubtful", "schools", "organs", "entries");
+        var tag = Required(at, "tag");
+        if (tag.Length > 0 && !Tags.Sound(tag)) at.Fault("tag", Tags.Rule(tag));
+        if (!at.Has("taxon") && !at.Has("sheet")) at.Fault("taxon", "a plant needs its taxon or its sheet");
+        var plant = new Plant
+        {
+            Tag = tag,
+            Name = at.Text("name"),
+            Taxon = at.Text("taxon"),
+            Sheet = at.OneOf("sheet", [.. sheets.All.Select(sheet => sheet.Name)]),
+            Place = KnownPlace(at, places),
+            Acquired = at.Date("acquired"),
+            Pot = Pot(at.Object("pot")),
+            Medium = at.Text("medium"),
+            Doubtful = at.Flag("doubtful"),
+            Schools = Schools(at.Object("schools")),
+            Organs = [.. at.List("organs").Select(Organ)],
+        };
+        Unique(plant.Organs.Select(organ => organ.Id), $"{at.Path}.organs", "id");
+        return plant with { Entries = [.. at.List("entries").Select((entry, index) => Entry(entry, index, plant))] };
+    }
+
+    static Pot? Pot(JsonPlace? at)
+    {
+        if (at is not { } pot) return null;
+        pot.Known("diameterCm", "heightCm", "kind");
+        return new(pot.Number("diameterCm", 1, 200), pot.Number("heightCm", 1, 200), pot.Text("kind"));
+    }
+
+    static Choices Schools(JsonPlace? at) => at is not { } schools
+        ? Choices.None
+        : new(schools.Members().Select(question => (question, chosen: schools.Text(question)))
+            .Where(pair => pair.chosen is not null).ToDictionary(pair => pair.question, pair => pair.chosen!));
+
+    static Organ Organ(JsonPlace at)
+    {
+        at.Known("id", "kind", "label", "parent");
+        return new(Required(at, "id"), at.OneOf("kind", Journal.Organ.Kinds) ?? "growth", at.Text("label"), at.Text("parent"));
+    }
+
+    Entry Entry(JsonPlace at, int index, Plant plant)
+    {
+        at.Known("id", "on", "kind", "organ", "value", "unit", "text", "logged", "act", "struck");
+        if (!at.Has("on")) at.Fault("on", "an entry needs its date");
+        var on = at.Date("on") ?? DateOnly.MinValue;
+        var (name, amount, text) = (Required(at, "kind"), Amount(at), at.Text("text"));
+        var kind = EntryKinds.Find(name);
+        if (kind is null && name.Length > 0) at.Fault("kind", $"\"{name}\" is no kind of entry");
+        else if (kind is not null && at.Has("on") && EntryCheck.Fault(kind, on, amount, text, latest) is { } fault)
+            at.Fault(kind.Measure is not null && EntryCheck.AmountFault(kind, amount) is not null ? "value" : on > latest ? "on" : "text", fault);
+
+        var organ = at.Text("organ");
+        if (organ is not null && plant.Organs.All(known => known.Id != organ)) at.Fault("organ", $"\"{organ}\" is not among this plant's organs");
+        var entry = new Entry
+        {
+            Id = at.Id("id") ?? Guid.Empty,
+            On = on,
+            Kind = kind ?? EntryKinds.Note,
+            Organ = organ,
+            Amount = amount,
+            Text = text,
+            // Without its own time an entry stands where the file lists it.
+            Logged = at.Instant("logged") ?? new DateTimeOffset(on, TimeOnly.MinValue, TimeSpan.Zero).AddSeconds(index),
+            Act = at.Id("act") ?? Guid.Empty,
+            Struck = at.Flag("struck"),
+        };
+        return entry.Id == Guid.Empty ? entry with { Id = IdFrom(plant.Tag, index, entry) } : entry;
+    }
+
+    static Quantity? Amount(JsonPlace at)
+    {
+        if (at.Number("value") is not { } value)
+        {
+            if (at.Has("unit") && !at.Has("value")) at.Fault("unit", "stands without a value");
+            return null;
+        }
+        if (at.Text("unit") is not { } written) return new(value);
+        if (Unit.Find(written) is { } unit) return new(value, unit);
+        at.Fault("unit", $"\"{written}\" is no unit known here");
+        return null;
+    }
+
+    static ClimateReading Reading(JsonPlace at, HashSet<string> places)
+    {
+        at.Known("place", "at", "temperatureC", "humidityPct");
+        if (!at.Has("at")) at.Fault("at", "a reading needs its time");
+        return new(RequiredPlace(at, places), at.Instant("at") ?? default, at.Number("temperatureC", -60, 80), at.Number("humidityPct", 0, 100));
+    }
+
+    static ForecastDay Forecast(JsonPlace at, HashSet<string> places)
+    {
+        at.Known("place", "on", "minC", "maxC");
+        if (!at.Has("on")) at.Fault("on", "a forecast needs its day");
+        return new(RequiredPlace(at, places), at.Date("on") ?? default, at.Number("minC", -60, 80), at.Number("maxC", -60, 80));
+    }
+
+    static string? KnownPlace(JsonPlace at, HashSet<string> places)
+    {
+        var place = at.Text("place");
+        if (place is not null && !places.Contains(place)) at.Fault("place", $"\"{place}\" is not among the places");
+        return place;
+    }
+
+    static string RequiredPlace(JsonPlace at, HashSet<string> places)
+    {
+        if (!at.Has("place")) at.Fault("place", "missing");
+        return KnownPlace(at, places) ?? "";
+    }
+
+    static string Required(JsonPlace at, string member)
+    {
+        if (!at.Has(member)) at.Fault(member, "missing");
+        return at.Text(member) ?? "";
+    }
+
+    void Unique(IEnumerable<string> values, string list, string member)
+    {
+        var seen = new HashSet<string>();
+        foreach (var (index, value) in values.Index())
+            if (!seen.Add(value) && value.Length > 0) faults.Add(new($"{list}[{index}].{member}", $"\"{value}\" stands here twice"));
+    }
+
+    /// <summary>The same entry at the same place of a file gets the same id, so a file read twice adds nothing.</summary>
+    static Guid IdFrom(string tag, int index, Entry entry)
+    {
+        var content = string.Join('\n', tag.ToUpperInvariant(), index, entry.On.DayNumber, entry.Kind.Name, entry.Organ, entry.Amount, entry.Text);
+        return new(SHA256.HashData(Encoding.UTF8.GetBytes(content)).AsSpan(0, 16));
+    }
+
+    static string Plain(string message) => message.Split(" LineNumber:")[0].Split(" Path:")[0];
+}

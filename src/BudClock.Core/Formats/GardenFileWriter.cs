@@ -1,0 +1,108 @@
+using System.Text.Json;
+using BudClock.Core.Journal;
+
+namespace BudClock.Core.Formats;
+
+/// <summary>Writes the open garden format. The same garden gives the same bytes.</summary>
+public static class GardenFileWriter
+{
+    public static string Write(GardenRecord garden) => JsonText.Write(json =>
+    {
+        json.WriteStartObject();
+        json.WriteString("format", GardenFileReader.Format);
+        json.WriteNumber("version", GardenFileReader.Version);
+        json.WritePropertyName("garden");
+        GardenItself(json, garden.Garden);
+        json.Each("places", garden.Places, Place);
+        json.Each("plants", garden.Plants, Plant);
+        json.Each("readings", garden.Readings, Reading);
+        json.Each("forecast", garden.Forecast, Forecast);
+        json.WriteEndObject();
+    });
+
+    static void GardenItself(Utf8JsonWriter json, Garden garden)
+    {
+        json.WriteStartObject();
+        json.WriteString("name", garden.Name);
+        json.Optional("latitude", garden.Latitude);
+        json.Optional("longitude", garden.Longitude);
+        json.Optional("timeZone", garden.TimeZone);
+        json.WriteString("units", garden.UsUnits ? "us" : "metric");
+        json.WriteEndObject();
+    }
+
+    static void Place(Utf8JsonWriter json, Place place)
+    {
+        json.WriteString("code", place.Code);
+        json.WriteString("name", place.Name);
+        json.Optional("setting", place.Setting);
+    }
+
+    static void Plant(Utf8JsonWriter json, Plant plant)
+    {
+        json.WriteString("tag", plant.Tag);
+        json.Optional("name", plant.Name);
+        json.Optional("taxon", plant.Taxon);
+        json.Optional("sheet", plant.Sheet);
+        json.Optional("place", plant.Place);
+        json.Optional("acquired", plant.Acquired);
+        if (plant.Pot is { } pot) Pot(json, pot);
+        json.Optional("medium", plant.Medium);
+        if (plant.Doubtful) json.WriteBoolean("doubtful", true);
+        if (plant.Schools.All.Count > 0)
+        {
+            json.WriteStartObject("schools");
+            foreach (var (question, school) in plant.Schools.All.OrderBy(pair => pair.Key, StringComparer.Ordinal)) json.WriteString(question, school);
+            json.WriteEndObject();
+        }
+        json.Each("organs", plant.Organs, Organ);
+        json.Each("entries", plant.Entries, Entry);
+    }
+
+    static void Pot(Utf8JsonWriter json, Pot pot)
+    {
+        json.WriteStartObject("pot");
+        json.Optional("diameterCm", pot.DiameterCm);
+        json.Optional("heightCm", pot.HeightCm);
+        json.Optional("kind", pot.Kind);
+        json.WriteEndObject();
+    }
+
+    static void Organ(Utf8JsonWriter json, Organ organ)
+    {
+        json.WriteString("id", organ.Id);
+        json.WriteString("kind", organ.Kind);
+        json.Optional("label", organ.Label);
+        json.Optional("parent", organ.Parent);
+    }
+
+    static void Entry(Utf8JsonWriter json, Entry entry)
+    {
+        json.WriteString("id", entry.Id);
+        json.Optional("on", entry.On);
+        json.WriteString("kind", entry.Kind.Name);
+        json.Optional("organ", entry.Organ);
+        json.Optional("value", entry.Amount?.Value);
+        json.Optional("unit", entry.Amount?.Unit?.Symbol);
+        json.Optional("text", entry.Text);
+        json.WriteString("logged", entry.Logged.UtcDateTime);
+        if (entry.Act != Guid.Empty) json.WriteString("act", entry.Act);
+        if (entry.Struck) json.WriteBoolean("struck", true);
+    }
+
+    static void Reading(Utf8JsonWriter json, ClimateReading reading)
+    {
+        json.WriteString("place", reading.Place);
+        json.WriteString("at", reading.At.UtcDateTime);
+        json.Optional("temperatureC", reading.TemperatureC);
+        json.Optional("humidityPct", reading.HumidityPct);
+    }
+
+    static void Forecast(Utf8JsonWriter json, ForecastDay day)
+    {
+        json.WriteString("place", day.Place);
+        json.Optional("on", day.On);
+        json.Optional("minC", day.MinC);
+        json.Optional("maxC", day.MaxC);
+    }
+}

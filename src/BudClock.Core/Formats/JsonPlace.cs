@@ -1,0 +1,131 @@
+using System.Globalization;
+using System.Text.Json;
+
+namespace BudClock.Core.Formats;
+
+/// <summary>A JSON object at a known place in a file. Reading a member of the wrong kind notes a fault and goes on.</summary>
+readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faults)
+{
+    const int LongestText = 4000;
+
+    public string Path => path;
+
+    public void Fault(string member, string what) => faults.Add(new(At(member), what));
+
+    /// <summary>Refuses, by name, every member that the format does not have.</summary>
+    public void Known(params string[] members)
+    {
+        foreach (var member in element.EnumerateObject().Where(member => !members.Contains(member.Name)))
+            Fault(member.Name, $"not a member of this format; known here are {string.Join(", ", members)}");
+    }
+
+    public bool Has(string member) => Find(member) is not null;
+
+    public string? Text(string member)
+    {
+        if (Find(member) is not { } value) return null;
+        if (value.ValueKind is not JsonValueKind.String) return Refuse(member, $"expected a text, got {Shown(value)}");
+        var text = value.GetString()!;
+        return text.Length <= LongestText ? text : Refuse(member, $"holds at most {LongestText} characters, got {text.Length}");
+    }
+
+    public double? Number(string member)
+    {
+        if (Find(member) is not { } value) return null;
+        if (value.ValueKind is JsonValueKind.Number && value.TryGetDouble(out var number) && double.IsFinite(number)) return number;
+        Fault(member, $"expected a number, got {Shown(value)}");
+        return null;
+    }
+
+    public double? Number(string member, double min, double max)
+    {
+        if (Number(member) is not { } number) return null;
+        if (number >= min && number <= max) return number;
+        Fault(member, string.Create(CultureInfo.InvariantCulture, $"expected {min} to {max}, got {number}"));
+        return null;
+    }
+
+    public bool Flag(string member)
+    {
+        if (Find(member) is not { } value || value.ValueKind is JsonValueKind.False) return false;
+        if (value.ValueKind is JsonValueKind.True) return true;
+        Fault(member, $"expected true or false, got {Shown(value)}");
+        return false;
+    }
+
+    public DateOnly? Date(string member)
+    {
+        if (Text(member) is not { } text) return null;
+        if (DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var date)) return date;
+        Fault(member, $"expected a date such as 2031-05-24, got \"{text}\"");
+        return null;
+    }
+
+    public DateTimeOffset? Instant(string member)
+    {
+        if (Text(member) is not { } text) return null;
+        if (DateTimeOffset.TryParse(text, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var at)) return at.ToUniversalTime();
+        Fault(member, $"expected a time such as 2031-05-20T03:00:00Z, got \"{text}\"");
+        return null;
+    }
+
+    public Guid? Id(string member)
+    {
+        if (Text(member) is not { } text) return null;
+        if (Guid.TryParse(text, out var id)) return id;
+        Fault(member, $"expected a UUID, got \"{text}\"");
+        return null;
+    }
+
+    /// <summary>A text that has to be one of a list.</summary>
+    public string? OneOf(string member, IReadOnlyList<string> choices) =>
+        Text(member) is not { } text || choices.Contains(text)
+            ? Text(member)
+            : Refuse(member, $"expected one of {string.Join(", ", choices)}, got \"{text}\"");
+
+    /// <summary>The object below, or null when it is not there.</summary>
+    public JsonPlace? Object(string member)
+    {
+        if (Find(member) is not { } value) return null;
+        if (value.ValueKind is JsonValueKind.Object) return new(value, At(member), faults);
+        Fault(member, $"expected an object, got {Shown(value)}");
+        return null;
+    }
+
+    /// <summary>The objects of a list; none when it is not there.</summary>
+    public List<JsonPlace> List(string member)
+    {
+        if (Find(member) is not { } value) return [];
+        if (value.ValueKind is not JsonValueKind.Array)
+        {
+            Fault(member, $"expected a list, got {Shown(value)}");
+            return [];
+        }
+        var items = new List<JsonPlace>();
+        foreach (var (index, item) in value.EnumerateArray().Index())
+        {
+            if (item.ValueKind is JsonValueKind.Object) items.Add(new(item, $"{At(member)}[{index}]", faults));
+            else faults.Add(new($"{At(member)}[{index}]", $"expected an object, got {Shown(item)}"));
+        }
+        return items;
+    }
+
+    public IEnumerable<string> Members() => element.EnumerateObject().Select(member => member.Name);
+
+    string At(string member) => path.Length == 0 ? member : $"{path}.{member}";
+
+    JsonElement? Find(string member) =>
+        element.TryGetProperty(member, out var value) && value.ValueKind is not JsonValueKind.Null ? value : null;
+
+    string? Refuse(string member, string what)
+    {
+        Fault(member, what);
+        return null;
+    }
+
+    static string Shown(JsonElement value)
+    {
+        var raw = value.ValueKind switch { JsonValueKind.Object => "an object", JsonValueKind.Array => "a list", _ => value.GetRawText() };
+        return raw.Length <= 60 ? raw : raw[..60] + "…";
+    }
+}

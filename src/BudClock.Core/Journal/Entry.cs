@@ -1,0 +1,38 @@
+namespace BudClock.Core.Journal;
+
+/// <summary>One line of a plant's journal: a fact with its date. Never edited; a mistake is struck.</summary>
+public sealed record Entry
+{
+    public required Guid Id { get; init; }
+
+    /// <summary>The day it was seen or done, which is not always the day it was written down.</summary>
+    public required DateOnly On { get; init; }
+
+    public required EntryKind Kind { get; init; }
+
+    /// <summary>The organ it is about; null means the newest of its kind.</summary>
+    public string? Organ { get; init; }
+
+    public Quantity? Amount { get; init; }
+
+    /// <summary>A state, or free words.</summary>
+    public string? Text { get; init; }
+
+    /// <summary>When it was written down; orders the entries of one day.</summary>
+    public required DateTimeOffset Logged { get; init; }
+
+    /// <summary>Entries written in one act are undone together.</summary>
+    public Guid Act { get; init; }
+
+    public bool Struck { get; init; }
+
+    /// <summary>As the log says it: "Roots 8.5 cm", "Bulbs wrinkled".</summary>
+    public override string ToString() => string.Join(' ', Parts());
+
+    IEnumerable<string> Parts()
+    {
+        if (Kind != EntryKinds.Note || Text is null) yield return Kind.Words;
+        if (Amount is { } amount) yield return amount.ToString();
+        if (Text is { } text) yield return text;
+    }
+}

@@ -1,0 +1,19 @@
+namespace BudClock.Core.Journal;
+
+/// <summary>One word of the journal: what a grower can have seen or done.</summary>
+/// <param name="Name">The name in the open format; never renamed.</param>
+/// <param name="Words">How the log says it.</param>
+/// <param name="Measure">What number it may carry, and the range a real plant allows.</param>
+/// <param name="States">The states it chooses from; empty when its text is free.</param>
+public sealed record EntryKind(string Name, string Words, Measure? Measure = null, params string[] States)
+{
+    public override string ToString() => Name;
+}
+
+/// <summary>The number an entry may carry: its dimension, its range in base units, and whether it must be there.</summary>
+public sealed record Measure(Dimension Dimension, double Min, double Max, bool Required = true)
+{
+    public static Measure LengthCm(double max) => new(Dimension.Length, 0, max);
+    public static readonly Measure Count = new(Dimension.Count, 0, 999);
+    public static readonly Measure Water = new(Dimension.Volume, 0, 100_000, Required: false);
+}

@@ -1,0 +1,87 @@
+namespace BudClock.Core.Journal;
+
+/// <summary>The journal's whole vocabulary. Extend it; a name that is here stays.</summary>
+public static class EntryKinds
+{
+    // Seen
+    public static readonly EntryKind GrowthStarted = new("growth-started", "New growth");
+    public static readonly EntryKind GrowthHeight = new("growth-height", "Growth", Measure.LengthCm(300));
+    public static readonly EntryKind GrowthMatured = new("growth-matured", "Growth matured");
+    public static readonly EntryKind GrowthStopped = new("growth-stopped", "Growth stopped");
+    public static readonly EntryKind EyeSwelling = new("eye-swelling", "Eye swelling");
+    public static readonly EntryKind RootsStarted = new("roots-started", "New roots showing");
+    public static readonly EntryKind RootLength = new("root-length", "Roots", Measure.LengthCm(200));
+    public static readonly EntryKind RootsAtBase = new("roots-at-base", "Roots at the bottom of the pot");
+    public static readonly EntryKind RootCount = new("root-count", "Root count", Measure.Count);
+    public static readonly EntryKind RootsLost = new("roots-lost", "Roots lost");
+    public static readonly EntryKind SheathStarted = new("sheath-started", "Sheath showing");
+    public static readonly EntryKind SpikeStarted = new("spike-started", "Spike showing");
+    public static readonly EntryKind SpikeLength = new("spike-length", "Spike", Measure.LengthCm(400));
+    public static readonly EntryKind Buds = new("buds", "Buds", Measure.Count);
+    public static readonly EntryKind BudsLost = new("buds-lost", "Buds lost", Measure.Count);
+    public static readonly EntryKind BloomOpened = new("bloom-opened", "First flower open");
+    public static readonly EntryKind Blooms = new("blooms", "Flowers open", Measure.Count);
+    public static readonly EntryKind BloomEnded = new("bloom-ended", "Bloom ended");
+    public static readonly EntryKind SpikeLost = new("spike-lost", "Spike lost");
+    public static readonly EntryKind LeafStarted = new("leaf-started", "New leaf");
+    public static readonly EntryKind LeafSpan = new("leaf-span", "Leaf span", Measure.LengthCm(300));
+    public static readonly EntryKind LeafCount = new("leaf-count", "Leaf count", Measure.Count);
+    public static readonly EntryKind Leaves = new("leaves", "Leaves", null, "firm", "limp", "pliable", "yellowing", "scorched", "pale");
+    public static readonly EntryKind LeafDropped = new("leaf-dropped", "Leaf dropped");
+    public static readonly EntryKind LeavesGone = new("leaves-gone", "Leaves gone");
+    public static readonly EntryKind SummerLeaves = new("summer-leaves", "Summer leaves");
+    public static readonly EntryKind WinterRosette = new("winter-rosette", "Winter rosette");
+    public static readonly EntryKind Bulbs = new("bulbs", "Bulbs", null, "plump", "wrinkled", "shrivelled");
+    public static readonly EntryKind BulbSize = new("bulb-size", "Bulb size", Measure.LengthCm(50));
+    public static readonly EntryKind Tuber = new("tuber", "Tuber", null, "firm", "soft", "mouldy", "sprouting");
+    public static readonly EntryKind Medium = new("medium", "Medium", null, "wet", "damp", "dry");
+    public static readonly EntryKind Tray = new("tray", "Tray", new(Dimension.Length, 0, 30, Required: false), "empty");
+    public static readonly EntryKind Reservoir = new("reservoir", "Reservoir", new(Dimension.Length, 0, 60, Required: false), "empty");
+    public static readonly EntryKind Meter = new("meter", "Meter", new(Dimension.Count, 0, 100));
+    public static readonly EntryKind Weight = new("weight", "Weight", new(Dimension.Mass, 0, 100_000));
+    public static readonly EntryKind Pest = new("pest", "Pest");
+    public static readonly EntryKind Rot = new("rot", "Rot");
+    public static readonly EntryKind Note = new("note", "Note");
+    public static readonly EntryKind Photo = new("photo", "Photo");
+
+    // Done
+    public static readonly EntryKind Watered = new("watered", "Watered", Measure.Water);
+    public static readonly EntryKind Soaked = new("soaked", "Soaked", Measure.Water);
+    public static readonly EntryKind ToppedUp = new("topped-up", "Topped up", Measure.Water);
+    public static readonly EntryKind Fed = new("fed", "Fed", Measure.Water);
+    public static readonly EntryKind Repotted = new("repotted", "Repotted");
+    public static readonly EntryKind Divided = new("divided", "Divided");
+    public static readonly EntryKind Moved = new("moved", "Moved");
+    public static readonly EntryKind Lifted = new("lifted", "Lifted");
+    public static readonly EntryKind Stored = new("stored", "Stored");
+    public static readonly EntryKind Planted = new("planted", "Planted");
+    public static readonly EntryKind CutSpike = new("cut-spike", "Spike cut");
+    public static readonly EntryKind SpikeKept = new("spike-kept", "Spike kept");
+    public static readonly EntryKind Staked = new("staked", "Staked");
+    public static readonly EntryKind Treated = new("treated", "Treated");
+    public static readonly EntryKind Rinsed = new("rinsed", "Rinsed");
+    public static readonly EntryKind Turned = new("turned", "Turned");
+    public static readonly EntryKind FlowerRemoved = new("flower-removed", "Flower removed");
+    public static readonly EntryKind ProgrammeStarted = new("programme-started", "Programme started");
+    public static readonly EntryKind Acquired = new("acquired", "Acquired");
+    public static readonly EntryKind GivenAway = new("given-away", "Given away");
+    public static readonly EntryKind Died = new("died", "Died");
+    public static readonly EntryKind Renamed = new("renamed", "Renamed");
+    /// <summary>Set aside until tomorrow: the advice stands, the Round stops asking for the day.</summary>
+    public static readonly EntryKind PutOff = new("put-off", "Put off until tomorrow");
+
+    public static readonly IReadOnlyList<EntryKind> All =
+    [
+        GrowthStarted, GrowthHeight, GrowthMatured, GrowthStopped, EyeSwelling, RootsStarted, RootLength, RootsAtBase,
+        RootCount, RootsLost, SheathStarted, SpikeStarted, SpikeLength, Buds, BudsLost, BloomOpened, Blooms, BloomEnded,
+        SpikeLost, LeafStarted, LeafSpan, LeafCount, Leaves, LeafDropped, LeavesGone, SummerLeaves, WinterRosette, Bulbs,
+        BulbSize, Tuber, Medium, Tray, Reservoir, Meter, Weight, Pest, Rot, Note, Photo,
+        Watered, Soaked, ToppedUp, Fed, Repotted, Divided, Moved, Lifted, Stored, Planted, CutSpike, SpikeKept, Staked,
+        Treated, Rinsed, Turned, FlowerRemoved, ProgrammeStarted, Acquired, GivenAway, Died, Renamed, PutOff,
+    ];
+
+    static readonly Dictionary<string, EntryKind> ByName = All.ToDictionary(kind => kind.Name);
+
+    /// <summary>The kind of that name, or null.</summary>
+    public static EntryKind? Find(string name) => ByName.GetValueOrDefault(name);
+}

@@ -1,0 +1,39 @@
+namespace BudClock.Core.Journal;
+
+/// <summary>The garden itself: where on earth it stands.</summary>
+/// <param name="Latitude">Degrees, north positive, −90 to 90; null when unknown.</param>
+/// <param name="Longitude">Degrees, east positive, −180 to 180; null when unknown.</param>
+/// <param name="TimeZone">IANA name; null reads as UTC.</param>
+/// <param name="UsUnits">Bare numbers are read as inches, fluid ounces and °F.</param>
+public sealed record Garden(string Name, double? Latitude = null, double? Longitude = null, string? TimeZone = null, bool UsUnits = false)
+{
+    public bool Southern => Latitude < 0;
+
+    /// <summary>The day it is in the garden at an instant.</summary>
+    public DateOnly DayAt(DateTimeOffset instant) =>
+        DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(instant, Zone).DateTime);
+
+    public TimeZoneInfo Zone =>
+        TimeZone is not null && TimeZoneInfo.TryFindSystemTimeZoneById(TimeZone, out var zone) ? zone : TimeZoneInfo.Utc;
+}
+
+/// <summary>A bench, a sill, a frame. The order of places is the order in which the grower walks.</summary>
+/// <param name="Setting">glasshouse, indoors, cold frame, outdoors, store; null when unknown.</param>
+public sealed record Place(string Code, string Name, string? Setting = null)
+{
+    public static readonly IReadOnlyList<string> Settings = ["glasshouse", "indoors", "cold-frame", "outdoors", "store"];
+}
+
+/// <summary>One reading at a place.</summary>
+public sealed record ClimateReading(string Place, DateTimeOffset At, double? TemperatureC, double? HumidityPct);
+
+/// <summary>What is forecast for a place and day.</summary>
+public sealed record ForecastDay(string Place, DateOnly On, double? MinC, double? MaxC);
+
+/// <summary>Everything a garden file holds.</summary>
+public sealed record GardenRecord(
+    Garden Garden,
+    IReadOnlyList<Place> Places,
+    IReadOnlyList<Plant> Plants,
+    IReadOnlyList<ClimateReading> Readings,
+    IReadOnlyList<ForecastDay> Forecast);

@@ -1,0 +1,12 @@
+namespace BudClock.Core.Lanes;
+
+/// <summary>The five things a plant can be doing, several at once. Their order is the dial's, from outside in.</summary>
+public enum LaneKind { Bloom, Spike, Growth, Roots, Rest }
+
+/// <summary>A stretch of days in which an organ did something.</summary>
+/// <param name="To">The last day; null while it goes on.</param>
+/// <param name="Expected">Ahead of today, from the sheet's usual year rather than from the journal.</param>
+public sealed record Lane(LaneKind Kind, DateOnly From, DateOnly? To, string? Organ = null, bool Expected = false)
+{
+    public bool Open => To is null && !Expected;
+}

@@ -1,0 +1,65 @@
+using BudClock.Core.Journal;
+using static BudClock.Core.Journal.EntryKinds;
+
+namespace BudClock.Core.Lanes;
+
+/// <summary>Reads from the journal what each organ was doing, and when.</summary>
+/// <remarks>
+/// A lane opens with the first sign of its kind and closes with the first sign of its end. An entry that names no
+/// organ is about the newest one of its kind, so it opens a lane only when none is open, and closes the newest.
+/// </remarks>
+public static class LaneReader
+{
+    sealed record Signs(LaneKind Kind, EntryKind[] Open, EntryKind[] Close);
+
+    static readonly Signs[] Table =
+    [
+        new(LaneKind.Bloom, [BloomOpened, Blooms], [BloomEnded, CutSpike]),
+        new(LaneKind.Spike, [SpikeStarted, SpikeLength, SheathStarted], [BloomOpened, Blooms, BloomEnded, SpikeLost, CutSpike]),
+        new(LaneKind.Growth, [GrowthStarted, GrowthHeight], [GrowthMatured, GrowthStopped, LeavesGone]),
+        new(LaneKind.Roots, [RootsStarted, RootLength, RootCount, RootsAtBase], [RootsLost, GrowthMatured, LeavesGone]),
+        new(LaneKind.Rest, [LeavesGone, Lifted, Stored], [GrowthStarted, GrowthHeight, Planted, LeafStarted]),
+    ];
+
+    /// <summary>These end the lane of every organ, whichever they name.</summary>
+    static readonly EntryKind[] EndsAll = [LeavesGone];
+
+    public static IReadOnlyList<Lane> Read(PlantJournal journal) =>
+        [.. Table.SelectMany(signs => Read(signs, journal)).OrderBy(lane => lane.From).ThenBy(lane => lane.Kind).ThenBy(lane => lane.Organ, StringComparer.Ordinal)];
+
+    static List<Lane> Read(Signs signs, PlantJournal journal)
+    {
+        var lanes = new List<Lane>();
+        foreach (var entry in journal.Entries)
+        {
+            if (signs.Close.Contains(entry.Kind)) Close(lanes, entry);
+            if (signs.Open.Contains(entry.Kind) && ShowsLife(entry)) Open(lanes, entry, signs.Kind);
+        }
+        return lanes;
+    }
+
+    /// <summary>A count or length of nothing says that one looked, not that something moves.</summary>
+    static bool ShowsLife(Entry entry) => entry.Amount is not { InBase: <= 0 };
+
+    static void Open(List<Lane> lanes, Entry entry, LaneKind kind)
+    {
+        var going = entry.Organ is null
+            ? lanes.FindLastIndex(lane => lane.Open)
+            : lanes.FindLastIndex(lane => lane.Open && (lane.Organ == entry.Organ || lane.Organ is null));
+        if (going < 0) lanes.Add(new(kind, entry.On, null, entry.Organ));
+        else if (entry.Kind == GrowthStarted && lanes[going].From != entry.On && entry.Organ is null) lanes.Add(new(kind, entry.On, null));
+        else if (lanes[going].Organ is null) lanes[going] = lanes[going] with { Organ = entry.Organ };
+    }
+
+    static void Close(List<Lane> lanes, Entry entry)
+    {
+        for (var i = lanes.Count - 1; i >= 0; i--)
+        {
+            if (!lanes[i].Open) continue;
+            var all = EndsAll.Contains(entry.Kind);
+            if (!all && entry.Organ is not null && lanes[i].Organ is not null && lanes[i].Organ != entry.Organ) continue;
+            lanes[i] = lanes[i] with { To = entry.On };
+            if (!all) return;
+        }
+    }
+}

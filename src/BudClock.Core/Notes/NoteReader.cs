@@ -1,0 +1,184 @@
+using BudClock.Core.Journal;
+
+namespace BudClock.Core.Notes;
+
+/// <summary>
+/// Reads a typed line such as "lyc-01 roots 11cm, bulbs wrinkled yesterday": a plant's tag, then what was seen or done.
+/// Case, commas and spaces do not matter. It never throws, and what it cannot read it gives back with the nearest thing known.
+/// </summary>
+/// <remarks>
+/// A date belongs to the observations of its clause; the only date of a line belongs to all of it. A comma between
+/// digits is a decimal comma. A bare number is in the garden's units.
+/// </remarks>
+public sealed class NoteReader
+{
+    readonly string line;
+    readonly NoteContext context;
+    readonly Token[] tokens;
+    readonly List<Found> found = [];
+    readonly List<(int Clause, DateOnly Day)> dates = [];
+    readonly List<Unread> unread = [];
+    int at;
+    int clause;
+
+    sealed record Found(int Clause, EntryKind Kind, Quantity? Amount, string? Text);
+
+    NoteReader(string line, int from, NoteContext context)
+    {
+        (this.line, this.context) = (line, context);
+        tokens = [.. Tokens.Of(line, from)];
+    }
+
+    public static ReadNote Read(string line, NoteContext context)
+    {
+        if (line.Length > EntryCheck.LongestText)
+            return new(line, null, [], [new(0, "", $"A note holds at most {EntryCheck.LongestText} characters; this one has {line.Length}. Shorten it, or log it in parts.")]);
+        var start = line.TakeWhile(c => char.IsWhiteSpace(c) || c is ',' or ':').Count();
+        var word = new string([.. line.Skip(start).TakeWhile(c => !char.IsWhiteSpace(c) && c is not (',' or ':' or ';'))]);
+        if (word.Length == 0) return new(line, null, [], []);
+
+        var tag = context.Tags.FirstOrDefault(known => known.Equals(word, StringComparison.OrdinalIgnoreCase));
+        var reader = new NoteReader(line, start + word.Length, context);
+        if (tag is null) reader.unread.Add(new(start, word, $"No plant here is tagged \"{word}\".", Nearest.To(word, context.Tags)));
+        reader.ReadAll();
+        return new(line, tag, reader.Entries(), reader.unread);
+    }
+
+    ReadOnlySpan<Token> Ahead => tokens.AsSpan(at);
+
+    void ReadAll()
+    {
+        while (at < tokens.Length)
+        {
+            if (tokens[at].Kind is TokenKind.Break) (clause, at) = (clause + 1, at + 1);
+            else if (TakeDate() || TakeCounted() || TakePhrase()) { }
+            else if (Vocabulary.Filler.Contains(tokens[at].Text)) at++;
+            else TakeUnread();
+        }
+    }
+
+    bool TakeDate()
+    {
+        if (NoteDates.Read(Ahead, context.Today) is not { } date) return false;
+        if (date.Day is { } day) dates.Add((clause, day));
+        else Refuse(at, at + date.Taken, date.Fault!);
+        at += date.Taken;
+        return true;
+    }
+
+    /// <summary>"3 buds", "8.5 cm roots": the number first.</summary>
+    bool TakeCounted()
+    {
+        if (Amount(at) is not { } amount) return false;
+        var start = at;
+        if (Vocabulary.Longest(tokens.AsSpan(amount.Next)) is not { } phrase) return false;
+        var kind = amount.Quantity.Unit is null ? phrase.Counted : phrase.Kind.Measure is null ? null : phrase.Kind;
+        if (kind?.Measure is null) return false;
+        at = amount.Next + phrase.Split.Length;
+        Keep(start, kind, amount.Quantity, null);
+        return true;
+    }
+
+    bool TakePhrase()
+    {
+        if (Vocabulary.Longest(Ahead) is not { } phrase) return false;
+        var start = at;
+        at += phrase.Split.Length;
+        if (phrase.Kind == EntryKinds.Note) Keep(start, phrase.Kind, null, RestOfLine());
+        else if (Vocabulary.TakesText.Contains(phrase.Kind)) Keep(start, phrase.Kind, null, RestOfClause());
+        else if (phrase.State is not null) Keep(start, phrase.Kind, null, phrase.State);
+        else KeepWithValue(start, phrase);
+        return true;
+    }
+
+    void KeepWithValue(int start, Phrase phrase)
+    {
+        var (amount, state) = (TakeAmount(phrase.Kind), phrase.Kind.States.Length > 0 ? TakeState(phrase.Kind) : null);
+        var kind = amount is null && phrase.Bare is { } bare ? bare : phrase.Kind;
+        Keep(start, kind, amount, state);
+    }
+
+    Quantity? TakeAmount(EntryKind kind)
+    {
+        if (kind.Measure is not { } measure || Amount(AfterFiller()) is not { } amount) return null;
+        at = amount.Next;
+        return amount.Quantity.Unit is null && Unit.Default(measure.Dimension, context.UsUnits) is { } unit
+            ? amount.Quantity with { Unit = unit }
+            : amount.Quantity;
+    }
+
+    string? TakeState(EntryKind kind)
+    {
+        var next = AfterFiller();
+        if (next >= tokens.Length || tokens[next].Kind is not TokenKind.Word) return null;
+        if (Vocabulary.State(kind, tokens[next].Text) is not { } state) return null;
+        at = next + 1;
+        return state;
+    }
+
+    /// <summary>A number with the unit behind it, unless the number begins a date.</summary>
+    (Quantity Quantity, int Next)? Amount(int from)
+    {
+        if (from >= tokens.Length || tokens[from].Kind is not TokenKind.Number) return null;
+        if (NoteDates.Read(tokens.AsSpan(from), context.Today) is not null) return null;
+        for (var words = Math.Min(2, tokens.Length - from - 1); words > 0; words--)
+        {
+            var name = string.Join(' ', tokens.Skip(from + 1).Take(words).Select(token => token.Text));
+            if (Unit.Find(name) is { } unit) return (new(tokens[from].Number, unit), from + 1 + words);
+        }
+        return (new(tokens[from].Number), from + 1);
+    }
+
+    int AfterFiller()
+    {
+        var next = at;
+        while (next < tokens.Length && tokens[next].Kind is TokenKind.Word && Vocabulary.Filler.Contains(tokens[next].Text)) next++;
+        return next;
+    }
+
+    string? RestOfLine()
+    {
+        var from = at < tokens.Length ? tokens[at].Start : line.Length;
+        at = tokens.Length;
+        return line[from..].TrimStart(' ', ':', ',').TrimEnd() is { Length: > 0 } text ? text : null;
+    }
+
+    string? RestOfClause()
+    {
+        var from = at;
+        while (at < tokens.Length && tokens[at].Kind is not TokenKind.Break && NoteDates.Read(Ahead, context.Today) is null) at++;
+        return from == at ? null : line[tokens[from].Start..tokens[at - 1].End];
+    }
+
+    void Keep(int start, EntryKind kind, Quantity? amount, string? text)
+    {
+        if (kind == EntryKinds.Note && text is null) Refuse(start, at, "A note needs some words behind it.");
+        else if (EntryCheck.Fault(kind, context.Today, amount, text, context.Today) is { } fault) Refuse(start, at, fault);
+        else found.Add(new(clause, kind, amount, text));
+    }
+
+    void TakeUnread()
+    {
+        var start = at++;
+        while (at < tokens.Length && tokens[at].Kind is TokenKind.Word && Vocabulary.Longest(Ahead) is null && NoteDates.Read(Ahead, context.Today) is null) at++;
+        var fragment = Piece(start, at);
+        Refuse(start, at, tokens[start].Kind is TokenKind.Number
+            ? $"{fragment}: this number belongs to nothing before it."
+            : $"\"{fragment}\" is not a word of the log.", Vocabulary.Nearest(fragment) ?? Vocabulary.Nearest(tokens[start].Text));
+    }
+
+    void Refuse(int from, int to, string why, string? nearest = null) =>
+        unread.Add(new(tokens[from].Start, Piece(from, to), why, nearest));
+
+    string Piece(int from, int to) => line[tokens[from].Start..tokens[Math.Max(from, to - 1)].End];
+
+    IReadOnlyList<NoteEntry> Entries() => [.. found.Select(entry => new NoteEntry(entry.Kind, DayOf(entry.Clause), entry.Amount, entry.Text))];
+
+    /// <summary>The clause's own date, else the line's only one, else the last one named before, else today.</summary>
+    DateOnly DayOf(int clause)
+    {
+        if (dates.Any(date => date.Clause == clause)) return dates.First(date => date.Clause == clause).Day;
+        if (dates.Count == 1) return dates[0].Day;
+        return dates.LastOrDefault(date => date.Clause < clause) is { Day: var day } && day != default ? day : context.Today;
+    }
+}

@@ -1,0 +1,47 @@
+using System.Globalization;
+using BudClock.Core.Journal;
+
+namespace BudClock.Core.Notes;
+
+/// <summary>What was understood of a typed line, and what was not. Nothing is dropped and no plant is guessed.</summary>
+/// <param name="Tag">The plant's tag as the garden writes it; null when the line names no known plant.</param>
+/// <param name="Unread">Pieces that were not understood, in their order.</param>
+public sealed record ReadNote(string Text, string? Tag, IReadOnlyList<NoteEntry> Entries, IReadOnlyList<Unread> Unread)
+{
+    /// <summary>All of it was understood and can be logged.</summary>
+    public bool Complete => Tag is not null && Entries.Count > 0 && Unread.Count == 0;
+
+    /// <summary>The line in plain form; reading it again gives the same entries.</summary>
+    public string Canonical => $"{Tag} {string.Join(", ", Entries.Select(entry => entry.Canonical))}";
+}
+
+/// <summary>One entry understood from a line.</summary>
+public sealed record NoteEntry(EntryKind Kind, DateOnly On, Quantity? Amount = null, string? Text = null)
+{
+    /// <summary>For the live reading: "Roots 8.5 cm".</summary>
+    public string Words => string.Join(' ', new[] { Kind.Words, Amount?.ToString(), Text }.Where(part => part is not null));
+
+    internal string Canonical
+    {
+        get
+        {
+            var amount = Amount is { } a ? $" {a.Value.ToString("R", CultureInfo.InvariantCulture)} {a.Unit}".TrimEnd() : "";
+            var date = On.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+            // A free text runs to the end of its clause, so the date stands before it.
+            return Text is null || Kind.States.Length > 0
+                ? $"{Kind.Words.ToLowerInvariant()}{amount}{(Text is null ? "" : " " + Text)} {date}"
+                : $"{date} {Kind.Words.ToLowerInvariant()}{amount} {Text}";
+        }
+    }
+}
+
+/// <summary>A piece of a line that was not understood.</summary>
+/// <param name="Start">Where it begins in the typed line.</param>
+/// <param name="Why">What is wrong, as a sentence.</param>
+/// <param name="Nearest">The nearest thing known, where one is near.</param>
+public sealed record Unread(int Start, string Fragment, string Why, string? Nearest = null);
+
+/// <summary>What a line is read against.</summary>
+/// <param name="Tags">The garden's tags.</param>
+/// <param name="Today">The day that "today" means, and the last day that may be logged.</param>
+public sealed record NoteContext(IReadOnlyCollection<string> Tags, DateOnly Today, bool UsUnits = false);

@@ -1,0 +1,53 @@
+using BudClock.Core.Advice;
+using BudClock.Core.Journal;
+
+namespace BudClock.Core.Round;
+
+/// <summary>The day's walk: what asks for something, place by place, and what is better left alone.</summary>
+/// <param name="Asking">Places in walking order with the plants that need something today.</param>
+/// <param name="Later">Put off until tomorrow by the grower.</param>
+/// <param name="Held">Left alone for a reason.</param>
+/// <param name="Quiet">Nothing to say today, or no culture sheet to say it from.</param>
+public sealed record RoundOfDay(
+    IReadOnlyList<PlaceRound> Asking,
+    IReadOnlyList<Assessment> Later,
+    IReadOnlyList<Assessment> Held,
+    IReadOnlyList<Assessment> Quiet)
+{
+    public IEnumerable<Assessment> AllAsking => Asking.SelectMany(place => place.Plants);
+
+    public int ToDo => AllAsking.Count(a => a.Main!.Verdict is Verdict.Do);
+
+    public int ToLookAt => AllAsking.Count(a => a.Main!.Verdict is Verdict.Look);
+
+    /// <summary>Lays out the round of one day; plants that are gone stay off it.</summary>
+    public static RoundOfDay Of(IReadOnlyList<Place> places, IEnumerable<Assessment> assessments)
+    {
+        var here = assessments.Where(a => !a.Gone).OrderBy(a => Walk(places, a.Plant.Place)).ThenBy(a => a.Plant.Tag, StringComparer.Ordinal)
+            .ToLookup(Standing);
+        var asking = here[Stands.Asking].GroupBy(a => a.Plant.Place)
+            .Select(group => new PlaceRound(places.FirstOrDefault(p => p.Code == group.Key), [.. group.OrderBy(a => a.Main!.Verdict)]));
+        return new([.. asking], [.. here[Stands.Later]], [.. here[Stands.Held]], [.. here[Stands.Quiet]]);
+    }
+
+    enum Stands { Asking, Later, Held, Quiet }
+
+    static Stands Standing(Assessment plant) => plant.Main?.Verdict switch
+    {
+        null => Stands.Quiet,
+        Verdict.Hold => Stands.Held,
+        _ => PutOff(plant) ? Stands.Later : Stands.Asking,
+    };
+
+    static bool PutOff(Assessment plant) => plant.Situation!.Journal.Last(EntryKinds.PutOff)?.On == plant.On;
+
+    static int Walk(IReadOnlyList<Place> places, string? code)
+    {
+        for (var i = 0; i < places.Count; i++)
+            if (places[i].Code == code) return i;
+        return places.Count; // unplaced comes last
+    }
+}
+
+/// <summary>A place with the plants that ask there; no place is "unplaced".</summary>
+public sealed record PlaceRound(Place? Place, IReadOnlyList<Assessment> Plants);

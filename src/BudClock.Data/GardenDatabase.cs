@@ -1,0 +1,69 @@
+using Microsoft.Data.Sqlite;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Design;
+using Microsoft.EntityFrameworkCore.Diagnostics;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace BudClock.Data;
+
+/// <summary>Where the garden is kept and how SQLite is asked to keep it.</summary>
+public static class GardenDatabase
+{
+    public const string FileName = "garden.db";
+
+    /// <summary>Adds the garden of a data folder. Foreign keys on; every commit reaches the disk before it is acknowledged.</summary>
+    public static IServiceCollection AddGarden(this IServiceCollection services, string dataFolder) => services
+        .AddDbContextFactory<GardenDb>(options => Configure(options, Path.Combine(dataFolder, FileName)))
+        .AddSingleton<GardenStore>()
+        .AddSingleton<GardenImport>();
+
+    /// <summary>Brings the file up to the newest schema, in WAL mode.</summary>
+    public static async Task PrepareAsync(IDbContextFactory<GardenDb> databases)
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        await db.Database.MigrateAsync();
+        await db.Database.ExecuteSqlRawAsync("PRAGMA journal_mode = WAL;");
+    }
+
+    /// <summary>Copies the database whole into another file while it is in use.</summary>
+    public static async Task BackupAsync(IDbContextFactory<GardenDb> databases, string file)
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        await db.Database.ExecuteSqlAsync($"VACUUM INTO {file}");
+    }
+
+    internal static void Configure(DbContextOptionsBuilder options, string file) => options
+        .UseSqlite(new SqliteConnectionStringBuilder { DataSource = file, ForeignKeys = true, DefaultTimeout = 10 }.ToString())
+        .AddInterceptors(new Durable());
+
+    /// <summary>synchronous=FULL belongs to each connection, not to the file.</summary>
+    sealed class Durable : DbConnectionInterceptor
+    {
+        const string Pragmas = "PRAGMA synchronous = FULL; PRAGMA busy_timeout = 10000;";
+
+        public override void ConnectionOpened(System.Data.Common.DbConnection connection, ConnectionEndEventData eventData)
+        {
+            using var command = connection.CreateCommand();
+            command.CommandText = Pragmas;
+            command.ExecuteNonQuery();
+        }
+
+        public override async Task ConnectionOpenedAsync(System.Data.Common.DbConnection connection, ConnectionEndEventData eventData, CancellationToken cancellationToken = default)
+        {
+            await using var command = connection.CreateCommand();
+            command.CommandText = Pragmas;
+            await command.ExecuteNonQueryAsync(cancellationToken);
+        }
+    }
+}
+
+/// <summary>For the migrations tool only.</summary>
+sealed class DesignTime : IDesignTimeDbContextFactory<GardenDb>
+{
+    public GardenDb CreateDbContext(string[] args)
+    {
+        var options = new DbContextOptionsBuilder<GardenDb>();
+        GardenDatabase.Configure(options, Path.Combine(Path.GetTempPath(), "design.db"));
+        return new(options.Options);
+    }
+}

@@ -1,0 +1,68 @@
+using BudClock.Core.Journal;
+
+namespace BudClock.Data;
+
+/// <summary>Rows to the journal's types and back.</summary>
+static class Mapping
+{
+    public static Garden ToGarden(this GardenRow row) => new(row.Name, row.Latitude, row.Longitude, row.TimeZone, row.UsUnits);
+
+    public static void Take(this GardenRow row, Garden garden) =>
+        (row.Name, row.Latitude, row.Longitude, row.TimeZone, row.UsUnits) =
+        (garden.Name, garden.Latitude, garden.Longitude, garden.TimeZone, garden.UsUnits);
+
+    public static Place ToPlace(this PlaceRow row) => new(row.Code, row.Name, row.Setting);
+
+    /// <summary>A plant with its organs and entries, in the order in which they were written down.</summary>
+    public static Plant ToPlant(this PlantRow row, IEnumerable<OrganRow> organs, IEnumerable<EntryRow> entries) => new()
+    {
+        Tag = row.Tag,
+        Name = row.Name,
+        Taxon = row.Taxon,
+        Sheet = row.Sheet,
+        Place = row.Place?.Code,
+        Acquired = row.Acquired,
+        Pot = row.PotDiameterCm is null && row.PotHeightCm is null && row.PotKind is null ? null : new(row.PotDiameterCm, row.PotHeightCm, row.PotKind),
+        Medium = row.Medium,
+        Doubtful = row.Doubtful,
+        Schools = new(row.Schools),
+        Organs = [.. organs.OrderBy(o => o.Id).Select(o => new Organ(o.Key, o.Kind, o.Label, o.Parent))],
+        Entries = [.. entries.OrderBy(e => e.Logged).ThenBy(e => e.Id).Select(ToEntry)],
+    };
+
+    public static void Take(this PlantRow row, Plant plant, int? placeId)
+    {
+        (row.Name, row.Taxon, row.Sheet, row.PlaceId, row.Acquired) = (plant.Name, plant.Taxon, plant.Sheet, placeId, plant.Acquired);
+        (row.PotDiameterCm, row.PotHeightCm, row.PotKind) = (plant.Pot?.DiameterCm, plant.Pot?.HeightCm, plant.Pot?.Kind);
+        (row.Medium, row.Doubtful, row.Schools) = (plant.Medium, plant.Doubtful, new(plant.Schools.All));
+    }
+
+    public static OrganRow ToRow(this Organ organ) => new() { Key = organ.Id, Kind = organ.Kind, Label = organ.Label, Parent = organ.Parent };
+
+    static Entry ToEntry(EntryRow row) => new()
+    {
+        Id = row.Id,
+        On = row.On,
+        Kind = EntryKinds.Find(row.Kind) ?? throw new InvalidDataException($"Entry {row.Id} has the unknown kind \"{row.Kind}\"."),
+        Organ = row.Organ,
+        Amount = row.Value is { } value ? new(value, row.Unit is null ? null : Unit.Find(row.Unit)) : null,
+        Text = row.Text,
+        Logged = new DateTimeOffset(row.Logged, TimeSpan.Zero),
+        Act = row.Act,
+        Struck = row.Struck,
+    };
+
+    public static EntryRow ToRow(this Entry entry) => new()
+    {
+        Id = entry.Id,
+        On = entry.On,
+        Kind = entry.Kind.Name,
+        Organ = entry.Organ,
+        Value = entry.Amount?.Value,
+        Unit = entry.Amount?.Unit?.Symbol,
+        Text = entry.Text,
+        Logged = entry.Logged.UtcTicks,
+        Act = entry.Act,
+        Struck = entry.Struck,
+    };
+}

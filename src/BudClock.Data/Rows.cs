@@ -1,0 +1,90 @@
+namespace BudClock.Data;
+
+public sealed class GardenRow
+{
+    public int Id { get; set; }
+    public required string Name { get; set; }
+    public double? Latitude { get; set; }
+    public double? Longitude { get; set; }
+    public string? TimeZone { get; set; }
+    public bool UsUnits { get; set; }
+}
+
+public sealed class PlaceRow
+{
+    public int Id { get; set; }
+    public required string Code { get; set; }
+    public required string Name { get; set; }
+    public string? Setting { get; set; }
+    /// <summary>Where it comes in the walk.</summary>
+    public int Position { get; set; }
+}
+
+public sealed class PlantRow
+{
+    public int Id { get; set; }
+    public required string Tag { get; set; }
+    public string? Name { get; set; }
+    public string? Taxon { get; set; }
+    public string? Sheet { get; set; }
+    public int? PlaceId { get; set; }
+    public PlaceRow? Place { get; set; }
+    public DateOnly? Acquired { get; set; }
+    public double? PotDiameterCm { get; set; }
+    public double? PotHeightCm { get; set; }
+    public string? PotKind { get; set; }
+    public string? Medium { get; set; }
+    public bool Doubtful { get; set; }
+    /// <summary>Question to school, as a JSON object.</summary>
+    public Dictionary<string, string> Schools { get; set; } = [];
+    public List<OrganRow> Organs { get; set; } = [];
+    public List<EntryRow> Entries { get; set; } = [];
+}
+
+public sealed class OrganRow
+{
+    public int Id { get; set; }
+    public int PlantId { get; set; }
+    public required string Key { get; set; }
+    public required string Kind { get; set; }
+    public string? Label { get; set; }
+    public string? Parent { get; set; }
+}
+
+/// <summary>A fact of the journal. Only its being struck ever changes.</summary>
+public sealed class EntryRow
+{
+    public Guid Id { get; set; }
+    public int PlantId { get; set; }
+    public DateOnly On { get; set; }
+    public required string Kind { get; set; }
+    public string? Organ { get; set; }
+    public double? Value { get; set; }
+    public string? Unit { get; set; }
+    public string? Text { get; set; }
+    /// <summary>UTC ticks, which SQLite can order.</summary>
+    public long Logged { get; set; }
+    public Guid Act { get; set; }
+    public bool Struck { get; set; }
+}
+
+public sealed class ReadingRow
+{
+    public long Id { get; set; }
+    public int PlaceId { get; set; }
+    public PlaceRow? Place { get; set; }
+    /// <summary>UTC ticks.</summary>
+    public long At { get; set; }
+    public double? TemperatureC { get; set; }
+    public double? HumidityPct { get; set; }
+}
+
+public sealed class ForecastRow
+{
+    public long Id { get; set; }
+    public int PlaceId { get; set; }
+    public PlaceRow? Place { get; set; }
+    public DateOnly On { get; set; }
+    public double? MinC { get; set; }
+    public double? MaxC { get; set; }
+}

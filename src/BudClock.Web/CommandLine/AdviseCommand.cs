@@ -1,0 +1,50 @@
+using System.CommandLine;
+using System.Globalization;
+using BudClock.Core.Advice;
+using BudClock.Core.Formats;
+
+namespace BudClock.Web.CommandLine;
+
+/// <summary><c>budclock advise FILE [--on DATE] [--tag TAG]</c>: advice as JSON, without a server or a database.</summary>
+static class AdviseCommand
+{
+    public static Command Create()
+    {
+        var file = new Argument<FileInfo>("FILE") { Description = "A garden file." };
+        var on = new Option<string>("--on") { Description = "The day to ask about, as 2031-05-24; today by default." };
+        var tag = new Option<string>("--tag") { Description = "One plant only." };
+        var command = new Command("advise", "Print the advice for a garden file as JSON.") { file, on, tag };
+        command.SetAction(parsed => Run(parsed.GetValue(file)!, parsed.GetValue(on), parsed.GetValue(tag)));
+        return command;
+    }
+
+    static int Run(FileInfo file, string? on, string? tag)
+    {
+        if (Days.Read(on) is { Fault: { } fault }) return Exit.Wrong($"--on: {fault}");
+        if (Exit.ReadGarden(file) is not { } garden) return Exit.WrongInput;
+
+        var day = Days.Read(on).Day ?? garden.Garden.DayAt(TimeProvider.System.GetUtcNow());
+        if (tag is null)
+        {
+            Exit.Print(AdviceJson.Write(garden.Plants.Select(plant => Assessor.Shipped.Assess(plant, garden, day))));
+            return Exit.Fine;
+        }
+        if (garden.Plants.FirstOrDefault(p => p.Tag.Equals(tag, StringComparison.OrdinalIgnoreCase)) is not { } plant)
+            return Exit.Wrong($"--tag: no plant in this file is tagged \"{tag}\"");
+        Exit.Print(AdviceJson.Write(Assessor.Shipped.Assess(plant, garden, day)));
+        return Exit.Fine;
+    }
+}
+
+/// <summary>Days on the command line and in addresses.</summary>
+static class Days
+{
+    /// <summary>The day written as 2031-05-24; neither day nor fault when nothing is written.</summary>
+    public static (DateOnly? Day, string? Fault) Read(string? text)
+    {
+        if (string.IsNullOrEmpty(text)) return default;
+        return DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)
+            ? (day, null)
+            : (null, $"expected a date such as 2031-05-24, got \"{text}\"");
+    }
+}

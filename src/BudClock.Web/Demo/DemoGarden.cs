@@ -1,0 +1,19 @@
+using BudClock.Core.Culture;
+using BudClock.Core.Formats;
+using BudClock.Core.Journal;
+
+namespace BudClock.Web.Demo;
+
+/// <summary>The lighthouse garden: the volunteers' glasshouse of a decommissioned lighthouse on an estuary. All of it is made up.</summary>
+public static class DemoGarden
+{
+    /// <summary>The day the demo pretends it is.</summary>
+    public static readonly DateOnly Day = new(2031, 5, 24);
+
+    public static GardenRecord Read()
+    {
+        using var text = new StreamReader(typeof(DemoGarden).Assembly.GetManifestResourceStream("demo/lighthouse.json")!);
+        var read = GardenFileReader.Read(text.ReadToEnd(), CultureSheets.Shipped);
+        return read.Garden ?? throw new InvalidDataException(string.Join(Environment.NewLine, read.Faults));
+    }
+}

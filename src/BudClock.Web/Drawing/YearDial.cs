@@ -1,0 +1,77 @@
+using System.Globalization;
+using BudClock.Core.Advice;
+using BudClock.Core.Journal;
+using BudClock.Core.Lanes;
+
+namespace BudClock.Web.Drawing;
+
+/// <summary>The numbers of the year dial. Behind the hand about nine months as recorded, ahead three as expected.</summary>
+public sealed record YearDial(
+    IReadOnlyList<DialMonth> Months,
+    IReadOnlyList<DialRing> Rings,
+    IReadOnlyList<DialArc> Arcs,
+    string? DayBand,
+    Point HandFrom,
+    Point HandTo,
+    string Word,
+    string Under)
+{
+    public const double NightRadius = 157;
+    public const double BandWidth = 18;
+    const double OuterLane = 136.5;
+    const double LaneStep = 17;
+    public const double LaneWidth = 13;
+    const double RecordedDays = 274;
+
+    public static YearDial Of(Assessment plant, Garden garden)
+    {
+        var dial = new DialGeometry(garden.Southern);
+        var today = plant.On;
+        return new(
+            [.. Enumerable.Range(1, 12).Select(month => DialMonth.Of(dial, today.Year, month))],
+            [.. Enum.GetValues<LaneKind>().Select(kind => new DialRing(kind, Radius(kind)))],
+            [.. plant.Lanes.Select(lane => Arc(dial, lane, today)).OfType<DialArc>()],
+            garden.Latitude is { } latitude ? dial.DayBand(today.Year, latitude, NightRadius - (BandWidth / 2), BandWidth) : null,
+            dial.At(today, 50), dial.At(today, 169),
+            plant.Phase.Phase.Words(), WordsUnder(plant));
+    }
+
+    static double Radius(LaneKind kind) => OuterLane - (LaneStep * (int)kind);
+
+    static DialArc? Arc(DialGeometry dial, Lane lane, DateOnly today)
+    {
+        var to = lane.To ?? today;
+        var from = lane.From < today.AddDays(-(int)RecordedDays) ? today.AddDays(-(int)RecordedDays) : lane.From;
+        if (to <= from && to < today) return null;
+        return new(lane.Kind, lane.Expected, dial.Arc(from, to, Radius(lane.Kind)), lane.From, lane.Expected ? lane.To : lane.Open ? null : lane.To, today);
+    }
+
+    /// <summary>"day 42 · roots 8.5 cm".</summary>
+    static string WordsUnder(Assessment plant)
+    {
+        var days = plant.Phase.Since is { } since ? $"day {plant.On.DayNumber - since.DayNumber}" : "";
+        var roots = plant.Situation is { Season.Waking: true, Roots.Longest: { } longest }
+            ? string.Create(CultureInfo.InvariantCulture, $"roots {longest.Value:0.#} cm") : "";
+        return string.Join(" · ", new[] { days, roots }.Where(part => part.Length > 0));
+    }
+}
+
+public sealed record DialMonth(string Name, Point Label, Point TickFrom, Point TickTo)
+{
+    public static DialMonth Of(DialGeometry dial, int year, int month)
+    {
+        var first = new DateOnly(year, month, 1);
+        return new(first.ToString("MMM", CultureInfo.InvariantCulture), dial.At(first.AddDays(14), 178), dial.At(first, 60), dial.At(first, 166));
+    }
+}
+
+public sealed record DialRing(LaneKind Kind, double Radius);
+
+/// <param name="To">Null while the lane is open.</param>
+public sealed record DialArc(LaneKind Kind, bool Expected, string Path, DateOnly From, DateOnly? To, DateOnly Today)
+{
+    /// <summary>For its title and its table row: "Roots, 23 Apr to now".</summary>
+    public string Words => Expected
+        ? $"{Kind} expected, {Dates.Near(From, Today)} to {(To is { } end ? Dates.Near(end, Today) : "later")}"
+        : $"{Kind}, {Dates.Near(From, Today)} to {(To is { } until ? Dates.Near(until, Today) : "now")}";
+}

@@ -1,0 +1,91 @@
+using System.Collections.Immutable;
+using BudClock.Core.Advice;
+using BudClock.Core.Climate;
+using BudClock.Core.Journal;
+using BudClock.Data;
+
+namespace BudClock.Web;
+
+/// <summary>
+/// The garden as it stands today, kept in memory. A plant's assessment is dropped when its journal changes, all of them
+/// when the day, the weather or the garden does; a note on one plant recomputes one plant.
+/// </summary>
+public sealed class Glasshouse(GardenStore store, Clock clock)
+{
+    readonly SemaphoreSlim gate = new(1, 1);
+    GardenDay? today;
+
+    /// <summary>The garden today; null before it has been set up.</summary>
+    public async Task<GardenDay?> TodayAsync()
+    {
+        if (today is { } kept && kept.Day == clock.Today(kept.Garden)) return kept;
+        await gate.WaitAsync();
+        try
+        {
+            if (await store.ReadAsync() is not { } record) return today = null;
+            return today = new GardenDay(record, clock.Today(record.Garden));
+        }
+        finally
+        {
+            gate.Release();
+        }
+    }
+
+    /// <summary>Reads one plant anew after its journal or its details changed.</summary>
+    public async Task RefreshAsync(string tag)
+    {
+        await gate.WaitAsync();
+        try
+        {
+            if (today is { } kept) today = await store.ReadPlantAsync(tag) is { } plant ? kept.With(plant) : null;
+        }
+        finally
+        {
+            gate.Release();
+        }
+    }
+
+    /// <summary>Forgets everything, after the garden, a place or the weather changed.</summary>
+    public void Forget() => today = null;
+}
+
+/// <summary>The garden on one day, with every plant assessed.</summary>
+public sealed class GardenDay
+{
+    readonly ImmutableSortedDictionary<string, Assessment> byTag;
+    readonly Dictionary<string, Seen<double>?> coolest;
+
+    public GardenDay(GardenRecord record, DateOnly day)
+    {
+        (Record, Day) = (record, day);
+        coolest = record.Places.ToDictionary(p => p.Code, p => Nights.Coolest(p.Code, day, record.Garden, record.Readings));
+        byTag = record.Plants.ToImmutableSortedDictionary(p => p.Tag, Assess, StringComparer.OrdinalIgnoreCase);
+    }
+
+    GardenDay(GardenDay other, ImmutableSortedDictionary<string, Assessment> byTag) =>
+        (Record, Day, coolest, this.byTag) = (other.Record, other.Day, other.coolest, byTag);
+
+    /// <summary>As it was read; the plants in it may be older than <see cref="Plants"/>.</summary>
+    GardenRecord Record { get; }
+
+    public DateOnly Day { get; }
+    public Garden Garden => Record.Garden;
+    public IReadOnlyList<Place> Places => Record.Places;
+    public IEnumerable<Assessment> Plants => byTag.Values;
+    public IReadOnlyCollection<string> Tags => [.. byTag.Keys];
+
+    /// <summary>The plant of that tag in any case, or null.</summary>
+    public Assessment? Find(string? tag) => tag is null ? null : byTag.GetValueOrDefault(tag);
+
+    public Place? PlaceOf(Plant plant) => Places.FirstOrDefault(p => p.Code == plant.Place);
+
+    public Seen<double>? CoolestNightC(string? place) => place is null ? null : coolest.GetValueOrDefault(place);
+
+    /// <summary>A plant on another day.</summary>
+    public Assessment OnDay(Plant plant, DateOnly day) =>
+        day == Day ? Find(plant.Tag)! : Assessor.Shipped.Assess(plant, Record, day);
+
+    public GardenDay With(Plant plant) => new(this, byTag.SetItem(plant.Tag, Assess(plant)));
+
+    Assessment Assess(Plant plant) => Assessor.Shipped.Assess(plant, Garden, CoolestNightC(plant.Place), Day);
+}

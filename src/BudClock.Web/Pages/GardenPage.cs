@@ -1,0 +1,32 @@
+using Htmx;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.Filters;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace BudClock.Web.Pages;
+
+/// <summary>A page about the garden as it stands today. Before there is a garden, it leads to the start.</summary>
+public abstract class GardenPage(Glasshouse glasshouse) : PageModel
+{
+    public GardenDay Today { get; private set; } = null!;
+
+    protected Glasshouse Glasshouse => glasshouse;
+
+    protected bool IsHtmx => Request.IsHtmx();
+
+    public override async Task OnPageHandlerExecutionAsync(PageHandlerExecutingContext context, PageHandlerExecutionDelegate next)
+    {
+        if (await glasshouse.TodayAsync() is { } today)
+        {
+            Today = today;
+            await next();
+        }
+        else
+        {
+            context.Result = new RedirectResult("/start");
+        }
+    }
+
+    /// <summary>Where a form without script goes back to: a page of ours, or the Round.</summary>
+    protected IActionResult Back(string? returnUrl) => LocalRedirect(Url.IsLocalUrl(returnUrl) ? returnUrl! : "/");
+}

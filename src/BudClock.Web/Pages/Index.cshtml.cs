@@ -1,0 +1,79 @@
+using System.Globalization;
+using BudClock.Core.Advice;
+using BudClock.Core.Climate;
+using BudClock.Core.Journal;
+using BudClock.Core.Round;
+using Microsoft.AspNetCore.Mvc;
+
+namespace BudClock.Web.Pages;
+
+/// <summary>The Round: today, place by place.</summary>
+public sealed class IndexModel(Glasshouse glasshouse) : GardenPage(glasshouse)
+{
+    /// <summary>Only this place, by code; all when left out.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Place { get; set; }
+
+    /// <summary>The tag of the plant whose reasons are shown.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Selected { get; set; }
+
+    /// <summary>Put the cursor into the number that is asked for.</summary>
+    [BindProperty(SupportsGet = true)]
+    public bool Measure { get; set; }
+
+    public IActionResult OnGet()
+    {
+        var view = RoundView.Of(Today, Place, Selected, Measure);
+        return IsHtmx ? Partial("_Board", view) : Page();
+    }
+
+    public RoundView View => RoundView.Of(Today, Place, Selected, Measure);
+}
+
+/// <summary>What the Round shows.</summary>
+public sealed record RoundView(GardenDay Today, RoundOfDay Round, RoundOfDay Everywhere, string? Place, Assessment? Chosen, bool ByDefault, bool Measure)
+{
+    public static RoundView Of(GardenDay today, string? place, string? selected, bool measure)
+    {
+        var everywhere = RoundOfDay.Of(today.Places, today.Plants);
+        var round = place is null ? everywhere : RoundOfDay.Of(today.Places, today.Plants.Where(a => a.Plant.Place == place));
+        var chosen = today.Find(selected);
+        return new(today, round, everywhere, place, chosen ?? round.AllAsking.FirstOrDefault(), chosen is null, measure);
+    }
+
+    public string Title => $"{Today.Day.ToString("dddd", CultureInfo.InvariantCulture)} round";
+
+    public string Link(string? place, string? tag, bool measure = false)
+    {
+        var query = QueryString.Create(new Dictionary<string, string?> { ["place"] = place, ["selected"] = tag, ["measure"] = measure ? "true" : null }
+            .Where(pair => pair.Value is not null));
+        return "/" + query;
+    }
+
+    public bool Shows(Assessment plant) => ReferenceEquals(plant, Chosen);
+
+    public int Asking(string? place) => place is null
+        ? Everywhere.AllAsking.Count()
+        : Everywhere.Asking.Where(group => group.Place?.Code == place).Sum(group => group.Plants.Count);
+
+    /// <summary>"Day 16 h 04 min, +2 min"; null without a latitude.</summary>
+    public string? DayLength
+    {
+        get
+        {
+            if (Today.Garden.Latitude is not { } latitude) return null;
+            var (hours, before) = (Sun.On(Today.Day, latitude).DayHours, Sun.On(Today.Day.AddDays(-1), latitude).DayHours);
+            var minutes = (int)Math.Round(hours * 60);
+            var change = (int)Math.Round((hours - before) * 60);
+            var sign = change < 0 ? $"−{-change}" : $"+{change}";
+            return $"Day {minutes / 60} h {minutes % 60:00} min, {sign} min";
+        }
+    }
+
+    public IEnumerable<(Place Place, Seen<double> Night)> Nights =>
+        from place in Today.Places
+        let night = Today.CoolestNightC(place.Code)
+        where night is not null
+        select (place, night);
+}

@@ -1,0 +1,141 @@
+using System.ComponentModel.DataAnnotations;
+using System.Globalization;
+using BudClock.Core.Culture;
+using BudClock.Core.Journal;
+using BudClock.Core.Notes;
+using BudClock.Data;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.ModelBinding;
+
+namespace BudClock.Web.Pages.Plants;
+
+/// <summary>Adds a plant, or changes what is known of one. The tag stays.</summary>
+public sealed class EditModel(Glasshouse glasshouse, GardenStore store) : GardenPage(glasshouse)
+{
+    [BindProperty]
+    public PlantForm Form { get; set; } = new();
+
+    /// <summary>The plant that is changed; null for a new one.</summary>
+    public Plant? Known { get; private set; }
+
+    public CultureSheet? Sheet => CultureSheets.Shipped.ForGenus(Form.Taxon?.Trim().Split(' ')[0]);
+
+    public IActionResult OnGet(string? tag, string? taxon, string? place)
+    {
+        if (!Find(tag)) return NotFound();
+        Form = Known is { } plant ? PlantForm.Of(plant) : new() { Taxon = taxon, Place = place };
+        return Page();
+    }
+
+    /// <summary>The sheet that a taxon is found under, while it is typed.</summary>
+    public IActionResult OnPostSheet() => Partial("_SheetFound", this);
+
+    public async Task<IActionResult> OnPostAsync(string? tag)
+    {
+        if (!Find(tag)) return NotFound();
+        var plant = Form.Read(Known, Today, ModelState);
+        if (plant is null) return Page();
+        await store.SavePlantAsync(plant);
+        Glasshouse.Forget();
+        return LocalRedirect($"/plants/{plant.Tag}");
+    }
+
+    bool Find(string? tag)
+    {
+        Known = Today.Find(tag)?.Plant;
+        return tag is null || Known is not null;
+    }
+}
+
+/// <summary>A plant's form as typed. It comes back as typed when something in it is wrong.</summary>
+public sealed class PlantForm
+{
+    const double PotMinCm = 1;
+    const double PotMaxCm = 200;
+
+    public string? Tag { get; set; }
+
+    [StringLength(60, ErrorMessage = "A name holds at most 60 characters.")]
+    public string? Name { get; set; }
+
+    [StringLength(80, ErrorMessage = "A botanical name holds at most 80 characters.")]
+    public string? Taxon { get; set; }
+
+    public string? Place { get; set; }
+    public string? Acquired { get; set; }
+    public string? PotDiameter { get; set; }
+    public string? PotHeight { get; set; }
+    public string? PotKind { get; set; }
+
+    [StringLength(60, ErrorMessage = "The medium holds at most 60 characters.")]
+    public string? Medium { get; set; }
+
+    public string? FirstWater { get; set; }
+    public bool Doubtful { get; set; }
+
+    public static PlantForm Of(Plant plant) => new()
+    {
+        Tag = plant.Tag,
+        Name = plant.Name,
+        Taxon = plant.Taxon,
+        Place = plant.Place,
+        Acquired = plant.Acquired?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+        PotDiameter = plant.Pot?.DiameterCm?.ToString("0.##", CultureInfo.InvariantCulture),
+        PotHeight = plant.Pot?.HeightCm?.ToString("0.##", CultureInfo.InvariantCulture),
+        PotKind = plant.Pot?.Kind,
+        Medium = plant.Medium,
+        FirstWater = plant.Schools.For(Core.Advice.FirstWater.Question),
+        Doubtful = plant.Doubtful,
+    };
+
+    /// <summary>The plant as the form gives it, or null with the faults noted beside their fields.</summary>
+    public Plant? Read(Plant? known, GardenDay today, ModelStateDictionary faults)
+    {
+        var tag = known?.Tag ?? Tag?.Trim() ?? "";
+        if (known is null && !Tags.Sound(tag)) faults.AddModelError("Form.Tag", "A tag has letters, digits and hyphens, at most 20, such as LYC-01.");
+        else if (known is null && today.Find(tag) is not null) faults.AddModelError("Form.Tag", $"{tag} is taken. A tag stays with its plant for good.");
+        if (string.IsNullOrWhiteSpace(Taxon)) faults.AddModelError("Form.Taxon", "Write at least the genus, such as Lycaste; with \"identity is doubtful\" it can be a guess.");
+        if (!string.IsNullOrEmpty(Place) && today.Places.All(p => p.Code != Place)) faults.AddModelError("Form.Place", "That place is not there any more.");
+
+        var acquired = Day(today, faults);
+        var pot = new Pot(Cm(PotDiameter, "Form.PotDiameter", today, faults), Cm(PotHeight, "Form.PotHeight", today, faults), Blank(PotKind));
+        if (!faults.IsValid) return null;
+        return (known ?? new Plant { Tag = tag }) with
+        {
+            Name = Blank(Name),
+            Taxon = Blank(Taxon),
+            Place = Blank(Place),
+            Acquired = acquired,
+            Pot = pot is { DiameterCm: null, HeightCm: null, Kind: null } ? null : pot,
+            Medium = Blank(Medium),
+            Doubtful = Doubtful,
+            Schools = Schools(known),
+        };
+    }
+
+    Choices Schools(Plant? known)
+    {
+        var before = known?.Schools ?? Choices.None;
+        if (!string.IsNullOrEmpty(FirstWater)) return before.With(Core.Advice.FirstWater.Question, FirstWater);
+        return new(before.All.Where(pair => pair.Key != Core.Advice.FirstWater.Question).ToDictionary());
+    }
+
+    DateOnly? Day(GardenDay today, ModelStateDictionary faults)
+    {
+        var (day, fault) = CommandLine.Days.Read(Blank(Acquired));
+        if (fault is not null) faults.AddModelError("Form.Acquired", $"The day it came: {fault}.");
+        if (day > today.Day) faults.AddModelError("Form.Acquired", $"{Dates.Long(day.Value)} is still to come.");
+        return day;
+    }
+
+    static double? Cm(string? text, string field, GardenDay today, ModelStateDictionary faults)
+    {
+        if (string.IsNullOrWhiteSpace(text)) return null;
+        var read = AmountReader.Read(text, Unit.Default(Dimension.Length, today.Garden.UsUnits));
+        if (read is { Dimension: Dimension.Length } length && length.InBase is >= PotMinCm and <= PotMaxCm) return Math.Round(length.InBase, 2);
+        faults.AddModelError(field, $"\"{text}\" is no pot size; write a length from {PotMinCm} to {PotMaxCm} cm, such as 11 or 4 1/2 in.");
+        return null;
+    }
+
+    static string? Blank(string? text) => string.IsNullOrWhiteSpace(text) ? null : text.Trim();
+}

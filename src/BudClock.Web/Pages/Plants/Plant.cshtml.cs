@@ -1,0 +1,62 @@
+using BudClock.Core.Advice;
+using BudClock.Core.Journal;
+using BudClock.Web.Drawing;
+using Microsoft.AspNetCore.Mvc;
+
+namespace BudClock.Web.Pages.Plants;
+
+/// <summary>One plant: its year, its verdict, what it has measured, its log.</summary>
+public sealed class PlantModel(Glasshouse glasshouse) : GardenPage(glasshouse)
+{
+    /// <summary>Show the whole log instead of its newest part.</summary>
+    [BindProperty(SupportsGet = true)]
+    public bool All { get; set; }
+
+    public PlantView View { get; private set; } = null!;
+
+    public IActionResult OnGet(string tag)
+    {
+        if (Today.Find(tag) is not { } plant) return NotFound();
+        View = new(Today, plant, All);
+        return IsHtmx ? Partial("_Plant", View) : Page();
+    }
+}
+
+/// <summary>What the plant page shows.</summary>
+public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
+{
+    const int Newest = 30;
+
+    public Plant Plant => Assessment.Plant;
+
+    public YearDial Dial => YearDial.Of(Assessment, Today.Garden);
+
+    public RootChart? Roots => RootChart.Of(Assessment.Situation);
+
+    public GrowthsFromAbove? Growths => GrowthsFromAbove.Of(Plant, Today.Day);
+
+    /// <summary>"CAL-02 · South bench · 12 cm clay pot, open bark · with you 3 years".</summary>
+    public string Facts => string.Join(" · ", new[] { Plant.Taxon, Today.PlaceOf(Plant)?.Name ?? "Unplaced", Pot, WithYou }.Where(part => !string.IsNullOrEmpty(part)));
+
+    /// <summary>The log, newest first, with struck lines.</summary>
+    public IReadOnlyList<Entry> Log =>
+        [.. Plant.Entries.OrderByDescending(e => e.On).ThenByDescending(e => e.Logged).Take(All ? int.MaxValue : Newest)];
+
+    public int Older => Plant.Entries.Count - Log.Count;
+
+    string Pot => string.Join(", ", new[]
+    {
+        Plant.Pot is { DiameterCm: { } wide } pot ? $"{wide:0.#} cm {pot.Kind} pot".Replace("  ", " ", StringComparison.Ordinal) : null,
+        Plant.Medium,
+    }.Where(part => part is not null));
+
+    string WithYou
+    {
+        get
+        {
+            if (Plant.Acquired is not { } since || since > Today.Day) return "";
+            var days = Today.Day.DayNumber - since.DayNumber;
+            return days < 60 ? $"with you {days} days" : days < 730 ? $"with you {days / 30} months" : $"with you {days / 365} years";
+        }
+    }
+}

@@ -1,0 +1,21 @@
+namespace BudClock.Web;
+
+/// <summary>How the application is started.</summary>
+public sealed record ServerOptions
+{
+    /// <summary>The port on 127.0.0.1; 0 takes any free one.</summary>
+    public int Port { get; init; } = 5080;
+
+    public required string DataFolder { get; init; }
+
+    /// <summary>Begin with the lighthouse garden, on its pretend day unless another is named.</summary>
+    public bool Demo { get; init; }
+
+    /// <summary>Pretend that it is this day.</summary>
+    public DateOnly? Day { get; init; }
+
+    /// <summary>The clock, before any pretending.</summary>
+    public TimeProvider Time { get; init; } = TimeProvider.System;
+
+    public string Address => $"http://127.0.0.1:{Port}";
+}

@@ -1,0 +1,25 @@
+// The note line: cleared once its text is on disk, focused again for the next plant.
+document.body.addEventListener('note-logged', () => {
+  const note = document.getElementById('note-text');
+  note.value = '';
+  note.focus();
+});
+
+// A request that did not come through leaves the text where it is and says so.
+for (const trouble of ['htmx:sendError', 'htmx:responseError', 'htmx:timeout']) {
+  document.body.addEventListener(trouble, () => {
+    const words = document.createElement('span');
+    words.className = 'trouble';
+    words.textContent = 'Bud Clock did not answer, so nothing was logged. Your text is still here; try again.';
+    document.getElementById('said').replaceChildren(words);
+  });
+}
+
+// Folds stay as the grower left them when the round is drawn anew.
+let open = [];
+document.body.addEventListener('htmx:beforeSwap', () => {
+  open = [...document.querySelectorAll('details[open][id]')].map((fold) => fold.id);
+});
+document.body.addEventListener('htmx:afterSwap', () => {
+  for (const id of open) document.getElementById(id)?.setAttribute('open', '');
+});

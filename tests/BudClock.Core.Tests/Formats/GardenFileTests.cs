@@ -1,0 +1,144 @@
+using System.Text.Json;
+using BudClock.Core.Advice;
+using BudClock.Core.Culture;
+using BudClock.Core.Formats;
+using BudClock.Core.Journal;
+using CsCheck;
+using NJsonSchema;
+
+namespace BudClock.Core.Tests.Formats;
+
+public class GardenFileTests
+{
+    const string Example = """
+        {
+          "format": "bud-clock-garden", "version": 1,
+          "garden": { "name": "Lighthouse glass", "latitude": 51.5, "longitude": 0.1, "timeZone": "Europe/London", "units": "metric" },
+          "places": [ { "code": "south", "name": "South bench", "setting": "glasshouse" } ],
+          "plants": [ {
+            "tag": "LYC-01", "name": "Lycaste, yellow", "taxon": "Lycaste aromatica", "sheet": "leafless-pseudobulb",
+            "place": "south", "acquired": "2028-03-02",
+            "pot": { "diameterCm": 11, "heightCm": 10, "kind": "plastic" }, "medium": "bark",
+            "schools": { "first-water": "soak" },
+            "organs": [ { "id": "g31", "kind": "growth", "label": "2031", "parent": "g30" } ],
+            "entries": [
+              { "on": "2031-04-05", "kind": "growth-started", "organ": "g31" },
+              { "on": "2031-05-20", "kind": "root-length", "organ": "g31", "value": 11, "unit": "cm" },
+              { "on": "2031-05-21", "kind": "bulbs", "text": "wrinkled" }
+            ] } ],
+          "readings": [ { "place": "south", "at": "2031-05-20T03:00:00Z", "temperatureC": 14.2, "humidityPct": 78 } ],
+          "forecast": [ { "place": "south", "on": "2031-05-25", "minC": 9, "maxC": 17 } ]
+        }
+        """;
+
+    [Fact]
+    public void The_example_gives_its_advice()
+    {
+        var garden = Read(Example);
+        using var json = JsonDocument.Parse(AdviceJson.Write(Assessor.Shipped.Assess(garden.Plants[0], garden, new(2031, 5, 24))));
+        Assert.Equal("waking", json.RootElement.GetProperty("phase").GetString());
+        var advice = json.RootElement.GetProperty("advice")[0];
+        Assert.Equal("Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today.", advice.GetProperty("reason").GetString());
+        Assert.Equal(("first-soak", "do", "W1", "2031-05-24", "soak"), (Text("topic"), Text("verdict"), Text("rule"), Text("due"), Text("school")));
+        var roots = advice.GetProperty("conditions").EnumerateArray().Single(c => c.GetProperty("name").GetString() == "root length");
+        Assert.Equal("""{"name":"root length","have":11,"need":10,"unit":"cm","met":true,"seen":"2031-05-20"}""", JsonSerializer.Serialize(roots));
+
+        string? Text(string member) => advice.GetProperty(member).GetString();
+    }
+
+    [Fact]
+    public void Writing_and_reading_again_is_the_same_to_the_byte()
+    {
+        var written = GardenFileWriter.Write(Read(Example));
+        Assert.Equal(written, GardenFileWriter.Write(Read(written)));
+    }
+
+    [Fact]
+    public void Any_garden_comes_back_as_it_was()
+    {
+        var entry =
+            from kind in Gen.OneOf(EntryKinds.RootLength, EntryKinds.Soaked, EntryKinds.Note)
+            from day in Gen.Int[0, 900]
+            from value in Gen.Double[0, 200]
+            from text in Gen.String[0, 40]
+            from struck in Gen.Bool
+            from id in Gen.Guid
+            select new Entry
+            {
+                Id = id, On = new DateOnly(2029, 1, 1).AddDays(day), Kind = kind, Struck = struck,
+                Amount = kind == EntryKinds.Note ? null : new(value, kind == EntryKinds.Soaked ? Unit.Cup : Unit.In),
+                Text = kind == EntryKinds.Note ? text : null, Logged = DateTimeOffset.UnixEpoch.AddSeconds(day), Act = id,
+            };
+        entry.Where(e => EntryCheck.AmountFault(e.Kind, e.Amount) is null && e.Text?.Any(char.IsSurrogate) != true).Array[0, 8].Sample(entries =>
+        {
+            var garden = Read(Example);
+            var changed = garden with { Plants = [garden.Plants[0] with { Entries = entries, Doubtful = true }] };
+            Assert.Equal(entries, Read(GardenFileWriter.Write(changed)).Plants[0].Entries);
+        }, iter: 300);
+    }
+
+    [Theory]
+    [InlineData("\"value\": 11,", "\"value\": \"long\",", "plants[0].entries[1].value: expected a number, got \"long\"")]
+    [InlineData("\"value\": 11,", "\"value\": -3,", "plants[0].entries[1].value: Roots can be 0 to 200 cm; −3 cm is outside that.")]
+    [InlineData("\"value\": 11,", "", "plants[0].entries[1].unit: stands without a value")]
+    [InlineData("\"unit\": \"cm\"", "\"unit\": \"ells\"", "plants[0].entries[1].unit: \"ells\" is no unit known here")]
+    [InlineData("\"kind\": \"bulbs\"", "\"kind\": \"bulb-colour\"", "plants[0].entries[2].kind: \"bulb-colour\" is no kind of entry")]
+    [InlineData("\"text\": \"wrinkled\"", "\"text\": \"odd\"", "plants[0].entries[2].text: Bulbs can be plump, wrinkled, shrivelled; \"odd\" is none of these.")]
+    [InlineData("\"on\": \"2031-05-21\"", "\"on\": \"21 May\"", "plants[0].entries[2].on: expected a date such as 2031-05-24, got \"21 May\"")]
+    [InlineData("\"tag\": \"LYC-01\"", "\"tag\": \"LYC 01\"", "plants[0].tag: \"LYC 01\" cannot be a tag: letters, digits and hyphens, at most 20, such as LYC-01")]
+    [InlineData("\"medium\": \"bark\"", "\"colour\": \"bark\"", "plants[0].colour: not a member of this format; known here are tag, name, taxon, sheet, place, acquired, pot, medium, doubtful, schools, organs, entries")]
+    [InlineData("\"latitude\": 51.5", "\"latitude\": 151.5", "garden.latitude: expected -90 to 90, got 151.5")]
+    [InlineData("\"place\": \"south\", \"acquired\"", "\"place\": \"north\", \"acquired\"", "plants[0].place: \"north\" is not among the places")]
+    [InlineData("\"sheet\": \"leafless-pseudobulb\"", "\"sheet\": \"cactus\"", "plants[0].sheet: expected one of leafless-pseudobulb, got \"cactus\"")]
+    [InlineData("\"version\": 1", "\"version\": 2", "version: this reads version 1, got 2")]
+    public void Names_the_place_of_a_fault(string sound, string broken, string fault)
+    {
+        var read = GardenFileReader.Read(Example.Replace(sound, broken), CultureSheets.Shipped);
+        Assert.Null(read.Garden);
+        Assert.Contains(fault, read.Faults.Select(found => found.ToString()));
+    }
+
+    [Fact]
+    public void Lists_every_fault_and_takes_nothing()
+    {
+        var read = GardenFileReader.Read(Example.Replace("11,", "\"long\",").Replace("growth-started", "grown").Replace("51.5", "\"north\""), CultureSheets.Shipped);
+        Assert.Null(read.Garden);
+        Assert.True(read.Faults.Count >= 3, string.Join("; ", read.Faults));
+    }
+
+    [Theory]
+    [InlineData("{ \"format\": ", "line 1, column")]
+    [InlineData("[]", "file")]
+    [InlineData("", "line 1, column")]
+    public void A_broken_file_says_where(string text, string place) =>
+        Assert.StartsWith(place, GardenFileReader.Read(text, CultureSheets.Shipped).Faults.Single().Place);
+
+    [Fact]
+    public void Entries_after_the_last_allowed_day_are_faults() =>
+        Assert.Equal("plants[0].entries[2].on", GardenFileReader.Read(Example, CultureSheets.Shipped, new(2031, 5, 20)).Faults.Single().Place);
+
+    [Fact]
+    public void Only_format_version_tag_and_taxon_are_needed()
+    {
+        var garden = Read("""{ "format": "bud-clock-garden", "version": 1, "plants": [ { "tag": "CYC-01", "taxon": "Cycnoches egertonianum", "entries": [ { "on": "2031-04-20", "kind": "growth-started" }, { "on": "2031-05-20", "kind": "root-length", "value": 8, "unit": "cm" } ] } ] }""");
+        var advice = Assessor.Shipped.Assess(garden.Plants[0], garden, new(2031, 5, 24)).Advice[0];
+        Assert.Equal(Verdict.Look, advice.Verdict);
+        Assert.Null(advice.Conditions.Single(c => c.Name == "coolest night").Have);
+    }
+
+    [Fact]
+    public async Task What_is_written_follows_the_schema()
+    {
+        // Checked by NJsonSchema, which knows nothing of our reader.
+        var schema = await JsonSchema.FromJsonAsync(GardenSchema.Text, TestContext.Current.CancellationToken);
+        Assert.Empty(schema.Validate(GardenFileWriter.Write(Read(Example))));
+        Assert.Empty(schema.Validate(Example));
+        Assert.NotEmpty(schema.Validate(Example.Replace("\"medium\"", "\"colour\"")));
+    }
+
+    static GardenRecord Read(string json)
+    {
+        var read = GardenFileReader.Read(json, CultureSheets.Shipped);
+        return read.Garden ?? throw new InvalidDataException(string.Join("; ", read.Faults));
+    }
+}

@@ -1,0 +1,122 @@
+using BudClock.Core.Journal;
+using BudClock.Core.Notes;
+using CsCheck;
+
+namespace BudClock.Core.Tests.Notes;
+
+public class NoteReaderTests
+{
+    static readonly NoteContext Context = new(["LYC-01", "CAL-02", "cal-06"], Bench.Today); // a Saturday
+
+    [Theory]
+    [InlineData("lyc-01 roots 11cm, bulbs wrinkled", "LYC-01: root-length 11 cm 05-24; bulbs wrinkled 05-24")]
+    [InlineData("LYC-01 new growth yesterday", "LYC-01: growth-started 05-23")]
+    [InlineData("lyc-01 soaked 400 ml, on 21 may", "LYC-01: soaked 400 mL 05-21")]
+    [InlineData("lyc-01 roots 4 1/2 in", "LYC-01: root-length 4.5 in 05-24")]
+    [InlineData("lyc-01 roots 4½\"", "LYC-01: root-length 4.5 in 05-24")]
+    [InlineData("lyc-01 roots 8,5cm", "LYC-01: root-length 8.5 cm 05-24")]
+    [InlineData("  CAL-02:  Roots   10.5CM  Bulbs WRINKLED", "CAL-02: root-length 10.5 cm 05-24; bulbs wrinkled 05-24")]
+    [InlineData("cal-02 roots 9", "CAL-02: root-length 9 cm 05-24")]
+    [InlineData("cal-02 roots 85 mm", "CAL-02: root-length 85 mm 05-24")]
+    [InlineData("CAL-06 wrinkled bulbs; medium is dry", "cal-06: bulbs wrinkled 05-24; medium dry 05-24")]
+    [InlineData("cal-02 the bulbs look shriveled", "CAL-02: bulbs shrivelled 05-24")]
+    [InlineData("cal-02 roots at the bottom of the pot", "CAL-02: roots-at-base 05-24")]
+    [InlineData("cal-02 roots at the bottom", "CAL-02: roots-at-base 05-24")]
+    [InlineData("cal-02 new roots", "CAL-02: roots-started 05-24")]
+    [InlineData("cal-02 new growth 3 cm", "CAL-02: growth-height 3 cm 05-24")]
+    [InlineData("cal-02 3 buds and 2 flowers open", "CAL-02: buds 3 05-24; blooms 2 05-24")]
+    [InlineData("cal-02 watered 2 cups Tuesday", "CAL-02: watered 2 cup 05-20")]
+    [InlineData("cal-02 watered 1 fl oz 3 days ago", "CAL-02: watered 1 fl oz 05-21")]
+    [InlineData("cal-02 roots 8 cm yesterday, bulbs plump today", "CAL-02: root-length 8 cm 05-23; bulbs plump 05-24")]
+    [InlineData("cal-02 yesterday roots 8 cm, bulbs plump", "CAL-02: root-length 8 cm 05-23; bulbs plump 05-23")]
+    [InlineData("cal-02 growth stopped on the 14th of May 2031", "CAL-02: growth-stopped 05-14")]
+    [InlineData("cal-02 growth stopped 14th of May 2031", "CAL-02: growth-stopped 05-14")]
+    [InlineData("cal-02 soaked 2031-05-20", "CAL-02: soaked 05-20")]
+    [InlineData("cal-02 moved into full sun, watered", "CAL-02: moved \"into full sun\" 05-24; watered 05-24")]
+    [InlineData("cal-02 note: leaf 3, the big one, has a hole", "CAL-02: note \"leaf 3, the big one, has a hole\" 05-24")]
+    public void Reads(string line, string expected) => Assert.Equal(expected, Shown(NoteReader.Read(line, Context)));
+
+    [Fact]
+    public void In_a_garden_with_us_units_a_bare_number_is_in_inches() =>
+        Assert.Equal("LYC-01: root-length 4 in 05-24", Shown(NoteReader.Read("lyc-01 roots 4", Context with { UsUnits = true })));
+
+    [Theory]
+    [InlineData("lyc-02 roots 8cm", "lyc-02", "LYC-01")]
+    [InlineData("zzz roots 8cm", "zzz", null)]
+    [InlineData("lyc-01 rots 8cm", "rots", "roots")]
+    [InlineData("lyc-01 bulbs wrinkeled", "bulbs", null)]
+    [InlineData("lyc-01 roots 8cm frobnicated", "frobnicated", null)]
+    [InlineData("lyc-01 bulbs not shrivelled", "bulbs", null)]
+    public void Gives_back_what_it_cannot_read_with_the_nearest_thing_it_knows(string line, string fragment, string? nearest)
+    {
+        var note = NoteReader.Read(line, Context);
+        Assert.False(note.Complete);
+        Assert.Equal((fragment, nearest), (note.Unread[0].Fragment, note.Unread[0].Nearest));
+        Assert.Equal(fragment, line.Substring(note.Unread[0].Start, fragment.Length));
+    }
+
+    [Theory]
+    [InlineData("lyc-01 roots -3cm", "Roots can be 0 to 200 cm; −3 cm is outside that.")]
+    [InlineData("lyc-01 roots 300 cm", "Roots can be 0 to 200 cm; 300 cm is outside that.")]
+    [InlineData("lyc-01 roots 4 l", "Roots is given like 8 cm; 4 L is something else.")]
+    [InlineData("lyc-01 roots", "Roots needs a number, such as 8 cm.")]
+    [InlineData("lyc-01 soaked tomorrow", "25 May 2031 is still to come; the log holds what has happened.")]
+    [InlineData("lyc-01 soaked 30 june", "30 Jun 2031 is still to come; the log holds what has happened.")]
+    [InlineData("lyc-01 soaked 31 april", "April has no day 31.")]
+    public void Says_what_is_wrong_with_a_value(string line, string why)
+    {
+        var note = NoteReader.Read(line, Context);
+        Assert.False(note.Complete);
+        Assert.Contains(note.Unread, unread => unread.Why == why);
+    }
+
+    [Fact]
+    public void A_day_of_last_year_is_meant_when_it_lies_a_season_back() =>
+        Assert.Equal(new DateOnly(2030, 12, 1), NoteReader.Read("lyc-01 leaves gone 1 december", Context).Entries.Single().On);
+
+    [Fact]
+    public void A_megabyte_is_refused_in_a_sentence()
+    {
+        var note = NoteReader.Read("lyc-01 " + new string('x', 1 << 20), Context);
+        Assert.False(note.Complete);
+        Assert.StartsWith("A note holds at most 2000 characters", note.Unread.Single().Why);
+    }
+
+    [Fact]
+    public void It_never_throws_whatever_is_typed()
+    {
+        var words = Gen.OneOf("lyc-01", "roots", "8,5", "cm", ",", "yesterday", "½", "on", "31", "feb", "bulbs", "note", "-", "2031-02-30", "1/0", "ago", "\"", "\n", "99999999999999", "of", "may");
+        var salad = words.List[0, 12].Select(list => string.Join(' ', list));
+        Gen.OneOf(Gen.String, salad, Gen.String[Gen.Char['\0', '\uffff'], 0, 60].Select(s => "lyc-01 " + s)).Sample(line =>
+        {
+            var note = NoteReader.Read(line, Context);
+            Assert.True(note.Complete || note.Tag is null || note.Entries.Count == 0 || note.Unread.Count > 0);
+            Assert.All(note.Unread, unread => Assert.Equal(unread.Fragment, line.Substring(unread.Start, unread.Fragment.Length)));
+        }, iter: 2000);
+    }
+
+    [Fact]
+    public void Reading_what_it_printed_gives_the_same_entries()
+    {
+        var entry =
+            from kind in Gen.OneOf<EntryKind>([.. EntryKinds.All.Where(kind => kind != EntryKinds.Photo)])
+            from back in Gen.Int[0, 400]
+            from value in Gen.Int[0, 300]
+            from given in Gen.Bool
+            let state = kind.States.Length > 0 && !(given && kind.Measure is not null) ? kind.States[value % kind.States.Length] : null
+            let number = kind.Measure is { } m && state is null && (m.Required || given) ? new Quantity(value / 10.0, Unit.Default(m.Dimension, false)) : (Quantity?)null
+            select new NoteEntry(kind, Bench.Today.AddDays(-back), number, state ?? (kind == EntryKinds.Note ? "a hole, in the leaf" : null));
+        entry.Sample(printed =>
+        {
+            var line = new ReadNote("", "LYC-01", [printed], []).Canonical;
+            var read = NoteReader.Read(line, Context);
+            Assert.True(read.Complete, $"{line}: {string.Join(" ", read.Unread.Select(u => u.Why))}");
+            Assert.Equal(printed, read.Entries.Single());
+        }, iter: 2000);
+    }
+
+    static string Shown(ReadNote note) => $"{note.Tag}: " + string.Join("; ", note.Entries.Select(e => string.Join(' ', new[]
+    {
+        e.Kind.Name, e.Amount?.ToString(), e.Kind.States.Length > 0 || e.Text is null ? e.Text : $"\"{e.Text}\"", $"{e.On:MM-dd}",
+    }.Where(part => part is not null)))) + string.Concat(note.Unread.Select(u => $" ?{u.Fragment}"));
+}
