@@ -7,8 +7,8 @@ namespace BudClock.Core.Notes;
 /// Case, commas and spaces do not matter. It never throws, and what it cannot read it gives back with the nearest thing known.
 /// </summary>
 /// <remarks>
-/// A date belongs to the observations of its clause; the only date of a line belongs to all of it. A comma between
-/// digits is a decimal comma. A bare number is in the garden's units.
+/// A date at the beginning or the end of a line, or in a clause of its own, belongs to the whole line; one in between
+/// belongs to its clause. A comma between digits is a decimal comma. A bare number is in the garden's units.
 /// </remarks>
 public sealed class NoteReader
 {
@@ -16,7 +16,7 @@ public sealed class NoteReader
     readonly NoteContext context;
     readonly Token[] tokens;
     readonly List<Found> found = [];
-    readonly List<(int Clause, DateOnly Day)> dates = [];
+    readonly List<(int Clause, int FoundBefore, DateOnly Day)> dates = [];
     readonly List<Unread> unread = [];
     int at;
     int clause;
@@ -60,7 +60,7 @@ public sealed class NoteReader
     bool TakeDate()
     {
         if (NoteDates.Read(Ahead, context.Today) is not { } date) return false;
-        if (date.Day is { } day) dates.Add((clause, day));
+        if (date.Day is { } day) dates.Add((clause, found.Count, day));
         else Refuse(at, at + date.Taken, date.Fault!);
         at += date.Taken;
         return true;
@@ -163,7 +163,7 @@ public sealed class NoteReader
         while (at < tokens.Length && tokens[at].Kind is TokenKind.Word && Vocabulary.Longest(Ahead) is null && NoteDates.Read(Ahead, context.Today) is null) at++;
         var fragment = Piece(start, at);
         Refuse(start, at, tokens[start].Kind is TokenKind.Number
-            ? $"{fragment}: this number belongs to nothing before it."
+            ? $"\"{fragment}\" belongs to nothing before it."
             : $"\"{fragment}\" is not a word of the log.", Vocabulary.Nearest(fragment) ?? Vocabulary.Nearest(tokens[start].Text));
     }
 
@@ -174,11 +174,13 @@ public sealed class NoteReader
 
     IReadOnlyList<NoteEntry> Entries() => [.. found.Select(entry => new NoteEntry(entry.Kind, DayOf(entry.Clause), entry.Amount, entry.Text))];
 
-    /// <summary>The clause's own date, else the line's only one, else the last one named before, else today.</summary>
+    /// <summary>The clause's own date, else one that stands for the whole line, else today.</summary>
     DateOnly DayOf(int clause)
     {
-        if (dates.Any(date => date.Clause == clause)) return dates.First(date => date.Clause == clause).Day;
-        if (dates.Count == 1) return dates[0].Day;
-        return dates.LastOrDefault(date => date.Clause < clause) is { Day: var day } && day != default ? day : context.Today;
+        var own = dates.Where(date => date.Clause == clause).Select(date => (DateOnly?)date.Day).FirstOrDefault();
+        return own ?? dates.Where(ForWholeLine).Select(date => (DateOnly?)date.Day).FirstOrDefault() ?? context.Today;
     }
+
+    bool ForWholeLine((int Clause, int FoundBefore, DateOnly Day) date) =>
+        date.FoundBefore == 0 || date.FoundBefore == found.Count || found.All(entry => entry.Clause != date.Clause);
 }

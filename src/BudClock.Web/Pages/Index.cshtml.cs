@@ -18,31 +18,43 @@ public sealed class IndexModel(Glasshouse glasshouse) : GardenPage(glasshouse)
     [BindProperty(SupportsGet = true)]
     public string? Selected { get; set; }
 
+    /// <summary>The plant to go on to when the selected one asks no more.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Then { get; set; }
+
     /// <summary>Put the cursor into the number that is asked for.</summary>
     [BindProperty(SupportsGet = true)]
     public bool Measure { get; set; }
 
-    public IActionResult OnGet()
-    {
-        var view = RoundView.Of(Today, Place, Selected, Measure);
-        return IsHtmx ? Partial("_Board", view) : Page();
-    }
+    public IActionResult OnGet() => IsHtmx ? Partial("_Board", View) : Page();
 
-    public RoundView View => RoundView.Of(Today, Place, Selected, Measure);
+    public RoundView View => RoundView.Of(Today, Place, Selected, Then, Measure);
 }
 
 /// <summary>What the Round shows.</summary>
 public sealed record RoundView(GardenDay Today, RoundOfDay Round, RoundOfDay Everywhere, string? Place, Assessment? Chosen, bool ByDefault, bool Measure)
 {
-    public static RoundView Of(GardenDay today, string? place, string? selected, bool measure)
+    public static RoundView Of(GardenDay today, string? place, string? selected, string? then, bool measure)
     {
         var everywhere = RoundOfDay.Of(today.Places, today.Plants);
         var round = place is null ? everywhere : RoundOfDay.Of(today.Places, today.Plants.Where(a => a.Plant.Place == place));
         var chosen = today.Find(selected);
+        if (then is not null && !round.AllAsking.Contains(chosen)) chosen = today.Find(then);
         return new(today, round, everywhere, place, chosen ?? round.AllAsking.FirstOrDefault(), chosen is null, measure);
     }
 
     public string Title => $"{Today.Day.ToString("dddd", CultureInfo.InvariantCulture)} round";
+
+    /// <summary>Where the board is fetched from when the journal has changed: the same choice, or the next plant that asks.</summary>
+    public string Again
+    {
+        get
+        {
+            var next = Round.AllAsking.SkipWhile(plant => !Shows(plant)).Skip(1).FirstOrDefault()?.Plant.Tag;
+            var then = next is null ? "" : $"&then={Uri.EscapeDataString(next)}";
+            return ByDefault ? Link(Place, null) : Link(Place, Chosen!.Plant.Tag) + then;
+        }
+    }
 
     public string Link(string? place, string? tag, bool measure = false)
     {

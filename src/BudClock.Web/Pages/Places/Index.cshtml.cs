@@ -34,7 +34,7 @@ public sealed class IndexModel(Glasshouse glasshouse, GardenStore store, Clock c
     {
         var name = Name?.Trim() ?? "";
         if (name.Length is 0 or > LongestName) return Wrong($"A place needs a name of at most {LongestName} characters.");
-        if (Today.Places.Any(p => p.Code != Code && p.Name.Equals(name, StringComparison.OrdinalIgnoreCase))) return Wrong($"There is a place called {name} already.");
+        if (Today.Places.FirstOrDefault(p => p.Code != Code && p.Name.Equals(name, StringComparison.OrdinalIgnoreCase)) is { } taken) return Wrong($"There is a place called {taken.Name} already.");
         if (!string.IsNullOrEmpty(Setting) && !Place.Settings.Contains(Setting)) return Wrong("Choose one of the settings.");
         await store.SavePlaceAsync(new(Code ?? NewCode(name), name, string.IsNullOrEmpty(Setting) ? null : Setting));
         return Saved();

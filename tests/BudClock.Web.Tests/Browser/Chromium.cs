@@ -1,0 +1,103 @@
+using System.Globalization;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+using OpenQA.Selenium.Support.UI;
+
+namespace BudClock.Web.Tests.Browser;
+
+/// <summary>One headless Chromium for a test, with a fresh profile.</summary>
+public sealed class Chromium : IDisposable
+{
+    static readonly string[] Flags =
+        ["--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--hide-scrollbars"];
+
+    readonly DirectoryInfo profile = Directory.CreateTempSubdirectory("bud-clock-chromium-");
+    readonly ChromeDriver driver;
+
+    public Chromium(string address, int width = 1280, int height = 800)
+    {
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments([.. Flags, $"--user-data-dir={profile.FullName}"]);
+        driver = new(ChromeDriverService.CreateDefaultService("/usr/bin/chromedriver"), options);
+        Resize(width, height);
+        Address = address;
+    }
+
+    public string Address { get; }
+
+    public Chromium Resize(int width, int height = 800)
+    {
+        driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new() { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = width < 500 });
+        return this;
+    }
+
+    public Chromium Open(string path)
+    {
+        driver.Navigate().GoToUrl(Address + path);
+        return this;
+    }
+
+    public string Path => new Uri(driver.Url).PathAndQuery;
+
+    public IWebElement Find(string css) => Waiting().Until(d => d.FindElements(By.CssSelector(css)).FirstOrDefault());
+
+    /// <summary>Waits until an element says something, through redraws.</summary>
+    public void Sees(string css, string words)
+    {
+        try
+        {
+            Waiting().Until(_ => Words(css).Contains(words, StringComparison.Ordinal));
+        }
+        catch (WebDriverTimeoutException)
+        {
+            Assert.Fail($"{css} should say \"{words}\", says \"{Words(css)}\"");
+        }
+    }
+
+    public string Words(string css) => (string)Run("return (document.querySelector(arguments[0])?.textContent ?? '').replace(/\\s+/g, ' ').trim()", css)!;
+
+    public void Click(string css) => Waiting().Until(d =>
+    {
+        var element = d.FindElement(By.CssSelector(css));
+        Run("arguments[0].scrollIntoView({ block: 'center' })", element); // out from under the fixed note line, as a person would
+        element.Click();
+        return true;
+    });
+
+    /// <summary>Types into whatever has the focus.</summary>
+    public void Press(string keys) => driver.SwitchTo().ActiveElement().SendKeys(keys);
+
+    public object? Run(string script, params object[] arguments) => driver.ExecuteScript(script, arguments);
+
+    /// <summary>How many pixels the page is wider than the window.</summary>
+    public long Overflow => Convert.ToInt64(Run("return document.documentElement.scrollWidth - document.documentElement.clientWidth"), CultureInfo.InvariantCulture);
+
+    /// <summary>What axe-core finds wrong with the page, a line each.</summary>
+    public IReadOnlyList<string> AxeFindings()
+    {
+        Run(File.ReadAllText(System.IO.Path.Combine(AppContext.BaseDirectory, "lib", "axe.min.js")));
+        var found = driver.ExecuteAsyncScript("""
+            const done = arguments[arguments.length - 1];
+            axe.run(document, { resultTypes: ['violations'] })
+              .then((result) => done(result.violations.map((v) => v.id + ': ' + v.nodes.map((n) => n.target.join(' ') + ' ' + n.failureSummary).join(' | '))));
+            """);
+        return [.. ((IEnumerable<object>)found!).Select(line => (string)line)];
+    }
+
+    /// <summary>Errors of the console: a blocked script, a failed request.</summary>
+    public IReadOnlyList<string> ConsoleErrors => [.. driver.Manage().Logs.GetLog(LogType.Browser).Where(e => e.Level >= LogLevel.Severe).Select(e => e.Message)];
+
+    WebDriverWait Waiting()
+    {
+        var wait = new WebDriverWait(driver, TimeSpan.FromSeconds(10)) { PollingInterval = TimeSpan.FromMilliseconds(50) };
+        wait.IgnoreExceptionTypes(typeof(StaleElementReferenceException), typeof(NoSuchElementException), typeof(ElementClickInterceptedException), typeof(ElementNotInteractableException));
+        return wait;
+    }
+
+    public void Dispose()
+    {
+        driver.Quit();
+        driver.Dispose();
+        profile.Delete(recursive: true);
+    }
+}

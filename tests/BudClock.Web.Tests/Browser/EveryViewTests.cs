@@ -1,0 +1,53 @@
+namespace BudClock.Web.Tests.Browser;
+
+/// <summary>Every main view: nothing for axe-core to find, and nothing wider than the window.</summary>
+public class EveryViewTests
+{
+    const string LongName = "Calanthe of the far end of the east wall"; // forty characters
+
+    static readonly string[] Views = ["/", "/?selected=CAL-02", "/?selected=HOY-02", "/plants/CAL-02", "/plants/CTM-07", "/plants/CLD-01", "/plants/new", "/plants/CAL-02/edit", "/places", "/garden", "/notes", "/plants/none-1"];
+
+    [Fact]
+    public async Task Axe_finds_nothing_and_nothing_overflows()
+    {
+        await using var site = await Site.DemoAsync();
+        Assert.Equal(40, LongName.Length);
+        await site.PostAsync("/plants/CAL-02/edit", ("Form.Taxon", "Calanthe vestita"), ("Form.Name", LongName), ("Form.Place", "south"));
+        await site.PostAsync("/plants/LYC-01/edit", ("Form.Taxon", "Lycaste aromatica"), ("Form.Name", new string('W', 40)), ("Form.Place", "south"));
+        using var browser = new Chromium(site.Address);
+        foreach (var view in Views)
+            foreach (var width in (int[])[1280, 768, 390, 320])
+            {
+                browser.Resize(width).Open(view);
+                browser.Run("document.querySelectorAll('details').forEach((fold) => fold.open = true)");
+                Assert.True(browser.Overflow <= 0, $"{view} at {width} is {browser.Overflow} px too wide");
+                if (width is 1280 or 390) Assert.True(browser.AxeFindings() is { Count: 0 }, $"{view} at {width}: {string.Join("\n", browser.AxeFindings())}");
+            }
+    }
+
+    [Fact]
+    public async Task The_start_is_clean_too()
+    {
+        await using var site = await Site.EmptyAsync();
+        using var browser = new Chromium(site.Address);
+        foreach (var width in (int[])[1280, 390])
+        {
+            browser.Resize(width).Open("/start");
+            Assert.Empty(browser.AxeFindings());
+            Assert.True(browser.Overflow <= 0);
+        }
+    }
+
+    [Fact]
+    public async Task Targets_on_a_phone_are_large_enough_for_wet_fingers()
+    {
+        await using var site = await Site.DemoAsync();
+        using var browser = new Chromium(site.Address, 390, 844).Open("/?selected=LYC-01");
+        var small = (string)browser.Run("""
+            return [...document.querySelectorAll('button, .btn, .walk a, .main-nav a, summary, input:not([type=hidden])')]
+              .filter((e) => e.checkVisibility() && e.getBoundingClientRect().height > 0 && e.getBoundingClientRect().height < 44 && !e.closest('dialog, .note'))
+              .map((e) => e.outerHTML.slice(0, 90) + ' ' + e.getBoundingClientRect().height).join('\n')
+            """)!;
+        Assert.Equal("", small);
+    }
+}

@@ -1,0 +1,145 @@
+using BudClock.Data;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace BudClock.Web.Tests;
+
+/// <summary>Setting up, plants, places, and the garden file on its page.</summary>
+public class GardenPagesTests
+{
+    static CancellationToken Stop => TestContext.Current.CancellationToken;
+
+    [Fact]
+    public async Task A_plant_form_comes_back_as_typed_with_each_fault_beside_its_field()
+    {
+        await using var site = await Site.DemoAsync();
+        var page = await site.PostAsync("/plants/new", ("Form.Tag", "cal-02"), ("Form.Taxon", ""), ("Form.Name", "Mine"), ("Form.PotDiameter", "wide"), ("Form.Acquired", "2032-01-01"));
+        var main = page.QuerySelector("main").Words();
+        Assert.Contains("cal-02 is taken. A tag stays with its plant for good.", main);
+        Assert.Contains("Write at least the genus", main);
+        Assert.Contains("\"wide\" is no pot size", main);
+        Assert.Contains("1 Jan 2032 is still to come.", main);
+        Assert.Equal(("cal-02", "Mine", "wide"), (Typed("Tag"), Typed("Name"), Typed("PotDiameter")));
+
+        string? Typed(string field) => page.QuerySelector($"#Form_{field}")!.GetAttribute("value");
+    }
+
+    [Fact]
+    public async Task A_new_plant_finds_its_sheet_and_stands_on_the_round()
+    {
+        await using var site = await Site.DemoAsync();
+        await site.PostAsync("/plants/new", ("Form.Tag", "LYC-09"), ("Form.Taxon", "Lycaste tricolor"), ("Form.Place", "south"), ("Form.PotDiameter", "4 1/2 in"), ("Form.FirstWater", "sip"));
+        await site.PostAsync("/notes", ("text", "lyc-09 new growth 2 may, roots 7 cm"));
+        var row = (await site.PageAsync("/")).QuerySelector("#row-LYC-09 .row-words").Words();
+        Assert.Equal("Hold LYC-09 LYC-09 Roots 7 of 15 cm.", row.Replace("Lycaste tricolor", "LYC-09")); // 11.43 cm is a large pot
+        var edit = await site.PageAsync("/plants/LYC-09/edit");
+        Assert.Equal("11.43", edit.QuerySelector("#Form_PotDiameter")!.GetAttribute("value"));
+        Assert.True(edit.QuerySelector("#school-sip")!.HasAttribute("checked"));
+    }
+
+    [Fact]
+    public async Task Editing_keeps_the_tag_and_the_log()
+    {
+        await using var site = await Site.DemoAsync();
+        await site.PostAsync("/plants/CAL-02/edit", ("Form.Taxon", "Calanthe vestita"), ("Form.Name", "Renamed"), ("Form.Place", "sill"), ("Form.Doubtful", "true"));
+        var page = await site.PageAsync("/plants/CAL-02");
+        Assert.Equal("Renamed", page.QuerySelector("h1").Words());
+        Assert.Contains("The identity is doubtful.", page.QuerySelector(".plant-head").Words());
+        Assert.NotEmpty(page.QuerySelectorAll(".log li"));
+    }
+
+    [Fact]
+    public async Task A_night_written_down_opens_the_gate_for_that_place()
+    {
+        await using var site = await Site.EmptyAsync(new(2031, 5, 24));
+        await StartAsync(site, "51.5", "0.7", "Europe/London");
+        await site.PostAsync("/plants/new", ("Form.Tag", "LYC-01"), ("Form.Taxon", "Lycaste"), ("Form.Place", "bench"));
+        await site.PostAsync("/notes", ("text", "lyc-01 new growth 10 april"));
+        await site.PostAsync("/notes", ("text", "lyc-01 roots 11 cm"));
+        Assert.StartsWith("Look", (await site.PageAsync("/")).QuerySelector("#row-LYC-01 .row-words").Words());
+        await site.PostAsync("/places?handler=Night", ("Code", "bench"), ("Night", "13,5"));
+        Assert.StartsWith("Do", (await site.PageAsync("/")).QuerySelector("#row-LYC-01 .row-words").Words());
+        Assert.Contains("\"warm\" is no night temperature", (await site.PostAsync("/places?handler=Night", ("Code", "bench"), ("Night", "warm"))).QuerySelector("[role=alert]").Words());
+    }
+
+    [Fact]
+    public async Task Places_are_added_renamed_and_walked_in_the_order_chosen()
+    {
+        await using var site = await Site.DemoAsync();
+        await site.PostAsync("/places", ("Name", "Lamp room"), ("Setting", "indoors"));
+        await site.PostAsync("/places?handler=Move", ("Code", "lamp-room"), ("step", "-1"));
+        await site.PostAsync("/places", ("Code", "sill"), ("Name", "Sill"), ("Setting", "indoors"));
+        var walk = (await site.PageAsync("/")).QuerySelectorAll(".walk li a").Select(a => a.Words());
+        Assert.Equal(["All places 5", "South bench 5", "Sill 0", "Cold frame 0", "Lamp room 0", "Dry store 0"], walk);
+        Assert.Contains("There is a place called Sill already.", (await site.PostAsync("/places", ("Name", "sill"))).QuerySelector("[role=alert]").Words());
+    }
+
+    [Fact]
+    public async Task In_the_south_december_is_on_top_of_the_dial()
+    {
+        await using var site = await Site.EmptyAsync(new(2031, 11, 24));
+        await StartAsync(site, "-33.9", "18.4", "Africa/Johannesburg");
+        await site.PostAsync("/plants/new", ("Form.Tag", "LYC-01"), ("Form.Taxon", "Lycaste"));
+        var months = (await site.PageAsync("/plants/LYC-01")).QuerySelectorAll(".dial .month");
+        Assert.Equal("Dec", months.MinBy(m => double.Parse(m.GetAttribute("y")!)).Words());
+        Assert.Equal("Jun", months.MaxBy(m => double.Parse(m.GetAttribute("y")!)).Words());
+    }
+
+    [Theory]
+    [InlineData("91", "0", "Write degrees from −90 to 90")]
+    [InlineData("north", "0", "Write degrees from −90 to 90")]
+    [InlineData("51.5", "", "Write degrees from −180 to 180")]
+    public async Task A_garden_that_is_nowhere_on_earth_is_asked_again(string latitude, string longitude, string sentence)
+    {
+        await using var site = await Site.EmptyAsync();
+        var page = await StartAsync(site, latitude, longitude, "Europe/London");
+        Assert.Contains(sentence, page.QuerySelector("main").Words());
+        Assert.Equal(latitude, page.QuerySelector("#latitude")!.GetAttribute("value"));
+    }
+
+    [Fact]
+    public async Task A_broken_garden_file_is_refused_whole_with_every_fault()
+    {
+        await using var site = await Site.DemoAsync();
+        var before = await site.Http.GetStringAsync("/api/garden", Stop);
+        var broken = before.Replace("\"kind\": \"soaked\"", "\"kind\": \"drowned\"").Replace("\"latitude\": 51.5", "\"latitude\": \"north\"");
+        var page = await ImportAsync(site, broken);
+        Assert.True(page.QuerySelectorAll(".faults li").Length > 2);
+        Assert.Contains("garden.latitude: expected a number, got \"north\"", page.QuerySelector(".faults").Words());
+        Assert.Equal(before, await site.Http.GetStringAsync("/api/garden", Stop));
+        Assert.Contains("line 1, column", (await ImportAsync(site, "{ broken")).QuerySelector(".faults").Words());
+    }
+
+    [Fact]
+    public async Task The_same_file_taken_in_twice_adds_nothing()
+    {
+        await using var site = await Site.DemoAsync();
+        var before = await site.Http.GetStringAsync("/api/garden", Stop);
+        Assert.Contains("0 new plants, 0 new entries, 0 new readings", (await ImportAsync(site, before)).QuerySelector(".done").Words());
+        Assert.Equal(before, await site.Http.GetStringAsync("/api/garden", Stop));
+    }
+
+    [Fact]
+    public async Task The_database_writes_through_to_the_disk()
+    {
+        await using var site = await Site.DemoAsync();
+        await using var services = new ServiceCollection().AddGarden(site.Folder).BuildServiceProvider();
+        await using var db = await services.GetRequiredService<IDbContextFactory<GardenDb>>().CreateDbContextAsync(Stop);
+        Assert.Equal("wal", await Pragma("SELECT journal_mode AS Value FROM pragma_journal_mode"));
+        Assert.Equal("2", await Pragma("SELECT CAST(synchronous AS TEXT) AS Value FROM pragma_synchronous")); // 2 is FULL
+        Assert.Equal("1", await Pragma("SELECT CAST(foreign_keys AS TEXT) AS Value FROM pragma_foreign_keys"));
+        Assert.Empty(await db.Database.GetPendingMigrationsAsync(Stop));
+        Assert.False(db.Database.HasPendingModelChanges());
+
+        Task<string> Pragma(string sql) => db.Database.SqlQueryRaw<string>(sql).SingleAsync(Stop);
+    }
+
+    static Task<AngleSharp.Dom.IDocument> StartAsync(Site site, string latitude, string longitude, string zone) =>
+        site.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Latitude", latitude), ("Form.Longitude", longitude), ("Form.TimeZone", zone));
+
+    static async Task<AngleSharp.Dom.IDocument> ImportAsync(Site site, string json)
+    {
+        using var form = new MultipartFormDataContent { { new StringContent(json), "file", "garden.json" } };
+        return await Site.ParseAsync(await site.SendAsync("/garden?handler=Import", false, form));
+    }
+}

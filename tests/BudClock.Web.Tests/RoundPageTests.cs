@@ -1,0 +1,72 @@
+namespace BudClock.Web.Tests;
+
+public class RoundPageTests
+{
+    [Fact]
+    public async Task The_demo_shows_what_asks_and_what_is_held()
+    {
+        await using var site = await Site.DemoAsync();
+        var page = await site.PageAsync("/");
+        Assert.Equal("Saturday round", page.QuerySelector("h1").Words());
+        Assert.Contains("Pretend day: Saturday 24 May 2031", page.QuerySelector(".pretend").Words());
+        Assert.Equal("Hold Calanthe, winter-deciduous CAL-02 Roots 8.5 of 10 cm; on the trend about 27 May (26–28 May).", Row("CAL-02"));
+        Assert.StartsWith("Do Lycaste, yellow LYC-01 Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today.", Row("LYC-01"));
+        Assert.StartsWith("Do Goblin orchid MOR-01 Bulbs are shrivelled", Row("MOR-01"));
+        Assert.StartsWith("Look Calanthe, white CAL-06 Soaked 4 days ago: have the bulbs filled?", Row("CAL-06"));
+        Assert.StartsWith("Hold Lycaste, rose LYC-04 Roots at the bottom of the pot, but nights are down to", Row("LYC-04"));
+        Assert.True(page.QuerySelectorAll(".row-plant").Length >= 14);
+
+        string Row(string tag) => page.QuerySelector($"#row-{tag} .row-words").Words();
+    }
+
+    [Fact]
+    public async Task Why_shows_the_conditions_with_the_day_each_was_seen_and_the_other_school()
+    {
+        await using var site = await Site.DemoAsync();
+        var why = (await site.PageAsync("/?selected=lyc-01")).QuerySelector(".chosen .why");
+        Assert.Contains("met: Root length 11 / 10 cm 20 May", why.Words());
+        Assert.Contains("The other school, sip: Give a little along the rim", why.Words());
+        Assert.Contains("It risks: a small drink can dry out", why.Words());
+    }
+
+    [Fact]
+    public async Task A_place_narrows_the_round()
+    {
+        await using var site = await Site.DemoAsync();
+        var page = await site.PageAsync("/?place=frame");
+        Assert.Equal(["LYC-04", "NER-03"], page.QuerySelectorAll(".row-plant").Select(row => row.GetAttribute("data-tag")!).Order());
+    }
+
+    [Fact]
+    public async Task A_plant_put_off_is_asked_about_tomorrow()
+    {
+        await using var site = await Site.DemoAsync();
+        await site.PostAsync("/notes?handler=Entry", ("tag", "LYC-01"), ("kind", "put-off"));
+        Assert.NotNull((await site.PageAsync("/")).QuerySelector("#later #row-LYC-01"));
+    }
+
+    [Fact]
+    public async Task Another_day_can_be_asked_about()
+    {
+        await using var site = await Site.DemoAsync(new(2031, 5, 30));
+        var page = await site.PageAsync("/");
+        Assert.Equal("Friday round", page.QuerySelector("h1").Words());
+        Assert.Contains("on the trend they are long enough by now. Measure.", page.QuerySelector("#row-CAL-02").Words());
+    }
+
+    [Fact]
+    public async Task Nothing_on_a_page_needs_a_script_or_style_that_is_not_a_file()
+    {
+        await using var site = await Site.DemoAsync();
+        foreach (var path in (string[])["/", "/plants/CAL-02", "/plants/new", "/places", "/garden"])
+        {
+            var response = await site.Http.GetAsync(path, TestContext.Current.CancellationToken);
+            Assert.Contains("default-src 'self'", string.Join(' ', response.Headers.GetValues("Content-Security-Policy")));
+            var page = await site.PageAsync(path);
+            Assert.Empty(page.QuerySelectorAll("script:not([src]), style, [style], [onclick]"));
+            Assert.All(page.QuerySelectorAll("script, link[rel=stylesheet]"), e => Assert.StartsWith("/", e.GetAttribute("src") ?? e.GetAttribute("href")));
+            Assert.All(page.QuerySelectorAll("script, link[rel=stylesheet]"), e =>
+                Assert.True(File.Exists(Path.Combine(AppContext.BaseDirectory, "wwwroot" + (e.GetAttribute("src") ?? e.GetAttribute("href"))))));
+        }
+    }
+}

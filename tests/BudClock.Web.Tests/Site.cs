@@ -1,0 +1,80 @@
+using System.Net;
+using AngleSharp;
+using AngleSharp.Dom;
+using Microsoft.AspNetCore.Builder;
+
+namespace BudClock.Web.Tests;
+
+/// <summary>The application, started in this process on a free port with a data folder of its own.</summary>
+public sealed class Site : IAsyncDisposable
+{
+    readonly WebApplication app;
+    readonly DirectoryInfo folder;
+
+    Site(WebApplication app, DirectoryInfo folder)
+    {
+        (this.app, this.folder) = (app, folder);
+        Address = app.Urls.Single();
+        Http = new(new HttpClientHandler { AllowAutoRedirect = true, CookieContainer = new() }) { BaseAddress = new(Address) };
+    }
+
+    public string Address { get; }
+
+    public HttpClient Http { get; }
+
+    public string Folder => folder.FullName;
+
+    /// <summary>The lighthouse garden on its pretend day.</summary>
+    public static Task<Site> DemoAsync(DateOnly? day = null) => StartAsync(new() { DataFolder = "", Demo = true, Day = day });
+
+    /// <summary>A garden that has not been set up.</summary>
+    public static Task<Site> EmptyAsync(DateOnly? day = null) => StartAsync(new() { DataFolder = "", Day = day });
+
+    static async Task<Site> StartAsync(ServerOptions options)
+    {
+        var folder = Directory.CreateTempSubdirectory("bud-clock-");
+        var app = await Server.BuildAsync(options with { Port = 0, DataFolder = folder.FullName });
+        await app.StartAsync();
+        return new(app, folder);
+    }
+
+    public async Task<IDocument> PageAsync(string path) => await ParseAsync(await Http.GetAsync(path));
+
+    /// <summary>Sends a form as a browser without script would, with the page's own anti-forgery token.</summary>
+    public async Task<IDocument> PostAsync(string path, params (string Name, string Value)[] fields) => await ParseAsync(await SendAsync(path, false, fields));
+
+    /// <summary>Sends a form as htmx would.</summary>
+    public Task<HttpResponseMessage> SendAsync(string path, bool htmx, params (string Name, string Value)[] fields) =>
+        SendAsync(path, htmx, new FormUrlEncodedContent(fields.Select(f => KeyValuePair.Create(f.Name, f.Value))));
+
+    public async Task<HttpResponseMessage> SendAsync(string path, bool htmx, HttpContent content)
+    {
+        var form = await PageAsync(path.StartsWith("/start", StringComparison.Ordinal) ? "/start" : "/garden");
+        using var request = new HttpRequestMessage(HttpMethod.Post, path) { Content = content };
+        request.Headers.Add("RequestVerificationToken", form.QuerySelector("input[name=__RequestVerificationToken]")!.GetAttribute("value"));
+        if (htmx) request.Headers.Add("HX-Request", "true");
+        return await Http.SendAsync(request);
+    }
+
+    public static async Task<IDocument> ParseAsync(HttpResponseMessage response)
+    {
+        var html = await response.Content.ReadAsStringAsync();
+        Assert.True(response.StatusCode is HttpStatusCode.OK or HttpStatusCode.NotFound or HttpStatusCode.BadRequest, $"{response.StatusCode}: {html[..Math.Min(400, html.Length)]}");
+        return await BrowsingContext.New(Configuration.Default).OpenAsync(request => request.Content(html));
+    }
+
+    public async ValueTask DisposeAsync()
+    {
+        Http.Dispose();
+        await app.StopAsync();
+        await app.DisposeAsync();
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        folder.Delete(recursive: true);
+    }
+}
+
+static class Texts
+{
+    /// <summary>The words of an element with white space folded.</summary>
+    public static string Words(this IElement? element) => string.Join(' ', (element?.TextContent ?? "").Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
+}
