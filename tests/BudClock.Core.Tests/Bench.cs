@@ -12,7 +12,11 @@ static class Bench
 
     public static Plant Lycaste(params Entry[] entries) => new()
     {
-        Tag = "LYC-01", Taxon = "Lycaste aromatica", Place = "south", Pot = new(11, 10, "plastic"), Entries = entries,
+        Tag = "LYC-01",
+        Taxon = "Lycaste aromatica",
+        Place = "south",
+        Pot = new(11, 10, "plastic"),
+        Entries = entries,
     };
 
     /// <summary>Asleep since November, with a new growth since 12 April, and whatever else.</summary>
@@ -31,7 +35,11 @@ static class Bench
 
     public static Entry At(DateOnly on, EntryKind kind, Quantity? amount = null, string? text = null) => new()
     {
-        Id = Guid.CreateVersion7(), On = on, Kind = kind, Amount = amount, Text = text,
+        Id = Guid.CreateVersion7(),
+        On = on,
+        Kind = kind,
+        Amount = amount,
+        Text = text,
         Logged = new(on, TimeOnly.MinValue, TimeSpan.Zero),
     };
 

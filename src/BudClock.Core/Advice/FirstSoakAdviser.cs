@@ -25,10 +25,10 @@ public sealed class FirstSoakAdviser : IAdviser
 
         var gate = Gate(now);
         if (!now.Roots.Live) return NoRoots(now, gate);
-        if (now.Bulbs?.Value is Shrivelled) return Emergency(now);
-        if (!gate.Roots.Met) return RootsShort(now, gate);
-        if (!gate.Nights.Met) return NightsCold(now, gate);
-        return Ready(now, gate);
+        if (now.Bulbs?.Value is Shrivelled) return WithSchools(now, Emergency(now));
+        if (!gate.Roots.Met) return WithSchools(now, RootsShort(now, gate));
+        if (!gate.Nights.Met) return WithSchools(now, NightsCold(now, gate));
+        return WithSchools(now, Ready(now, gate));
     }
 
     /// <summary>The root length this plant needs, cm.</summary>
@@ -111,7 +111,14 @@ public sealed class FirstSoakAdviser : IAdviser
     {
         var way = FirstWater.WayFor(now);
         var replacement = Stopped(now) ? " The growth stopped: watch for another." : "";
-        return new(Topics.FirstSoak, Rule, Verdict.Do, now.Today, $"{because}: first {way.Chosen.Name} today.{way.Note}{replacement}", conditions)
+        return new(Topics.FirstSoak, Rule, Verdict.Do, now.Today, $"{because}: first {way.Chosen.Name} today.{way.Note}{replacement}", conditions);
+    }
+
+    /// <summary>How the water will be given, and what the other school would do (rule W2).</summary>
+    static Advice WithSchools(Situation now, Advice advice)
+    {
+        var way = FirstWater.WayFor(now);
+        return advice with
         {
             School = way.Chosen.Name,
             Others = [.. way.Others.Select(other => new OtherSchool(other.Name, other.Does, other.Risks))],

@@ -38,7 +38,9 @@ public sealed record PhaseRead(Phase Phase, DateOnly? Since)
         return sign is not null && sign.On > lost.On && sign.Amount is not { InBase: <= 0 } ? null : lost.On;
     }
 
-    /// <summary>Leaves drop after the growth matured: the way to rest.</summary>
+    /// <summary>Leaves drop after this season's growth matured: the way to rest.</summary>
     static DateOnly? LeavesGoing(PlantJournal journal) =>
-        journal.Last(GrowthMatured) is { } matured ? journal.FirstSince(matured.On, LeafDropped)?.On : null;
+        journal.Last(GrowthMatured, GrowthStarted, GrowthHeight, LeavesGone) is { } last && last.Kind == GrowthMatured
+            ? journal.FirstSince(last.On, LeafDropped)?.On
+            : null;
 }

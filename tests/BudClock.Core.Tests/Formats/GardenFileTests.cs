@@ -65,9 +65,14 @@ public class GardenFileTests
             from id in Gen.Guid
             select new Entry
             {
-                Id = id, On = new DateOnly(2029, 1, 1).AddDays(day), Kind = kind, Struck = struck,
+                Id = id,
+                On = new DateOnly(2029, 1, 1).AddDays(day),
+                Kind = kind,
+                Struck = struck,
                 Amount = kind == EntryKinds.Note ? null : new(value, kind == EntryKinds.Soaked ? Unit.Cup : Unit.In),
-                Text = kind == EntryKinds.Note ? text : null, Logged = DateTimeOffset.UnixEpoch.AddSeconds(day), Act = id,
+                Text = kind == EntryKinds.Note ? text : null,
+                Logged = DateTimeOffset.UnixEpoch.AddSeconds(day),
+                Act = id,
             };
         entry.Where(e => EntryCheck.AmountFault(e.Kind, e.Amount) is null && e.Text?.Any(char.IsSurrogate) != true).Array[0, 8].Sample(entries =>
         {

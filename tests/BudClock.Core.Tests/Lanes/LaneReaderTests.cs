@@ -52,13 +52,15 @@ public class LaneReaderTests
     }
 
     [Theory]
+    [InlineData("2030-10-20", Phase.Ripening)]
+    [InlineData("2030-11-05", Phase.GoingToRest)]
     [InlineData("2030-12-24", Phase.Resting)]
     [InlineData("2031-04-12", Phase.Waking)]
     [InlineData("2031-05-19", Phase.Waking)]
     [InlineData("2031-05-20", Phase.Growing)]
     public void The_phase_follows_the_plant_through_its_waking(string on, Phase expected)
     {
-        var plant = Waking(At("2031-05-20", EntryKinds.Soaked));
+        var plant = Waking(At("2030-10-15", EntryKinds.GrowthMatured), At("2030-11-01", EntryKinds.LeafDropped), At("2031-05-20", EntryKinds.Soaked));
         Assert.Equal(expected, Assess(plant, DateOnly.ParseExact(on, "yyyy-MM-dd", null)).Phase.Phase);
     }
 
