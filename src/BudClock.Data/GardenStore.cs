@@ -96,19 +96,21 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         await db.SaveChangesAsync();
     }
 
-    /// <summary>Writes entries into a plant's journal, all or none.</summary>
-    /// <returns>False when there is no plant of that tag.</returns>
-    public async Task<bool> LogAsync(string tag, IReadOnlyList<Entry> entries)
+    /// <summary>Writes entries into plants' journals by tag, all or none.</summary>
+    /// <returns>False when there is no plant of one of the tags.</returns>
+    public async Task<bool> LogAsync(IReadOnlyDictionary<string, IReadOnlyList<Entry>> entriesByTag)
     {
         await using var db = await databases.CreateDbContextAsync();
-        var plant = await db.Plants.Where(p => p.Tag == tag).Select(p => (int?)p.Id).FirstOrDefaultAsync();
-        if (plant is null) return false;
-        foreach (var entry in entries)
-        {
-            var row = entry.ToRow();
-            row.PlantId = plant.Value;
-            db.Entries.Add(row);
-        }
+        var tags = entriesByTag.Keys.ToList();
+        var plants = await db.Plants.Where(p => tags.Contains(p.Tag)).ToDictionaryAsync(p => p.Tag, p => p.Id, StringComparer.OrdinalIgnoreCase);
+        if (plants.Count < tags.Count) return false;
+        foreach (var (tag, entries) in entriesByTag)
+            foreach (var entry in entries)
+            {
+                var row = entry.ToRow();
+                row.PlantId = plants[tag];
+                db.Entries.Add(row);
+            }
         await db.SaveChangesAsync();
         return true;
     }

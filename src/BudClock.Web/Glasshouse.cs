@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using BudClock.Core.Advice;
 using BudClock.Core.Climate;
 using BudClock.Core.Journal;
+using BudClock.Core.Notes;
 using BudClock.Data;
 
 namespace BudClock.Web;
@@ -73,6 +74,15 @@ public sealed class GardenDay
     public IReadOnlyList<Place> Places => Record.Places;
     public IEnumerable<Assessment> Plants => byTag.Values;
     public IReadOnlyCollection<string> Tags => [.. byTag.Keys];
+
+    /// <summary>What a typed line is read against.</summary>
+    /// <param name="day">The day that "today" means in it, if not this one.</param>
+    public NoteContext NoteContext(DateOnly? day = null)
+    {
+        var here = Plants.Where(a => !a.Gone && a.Plant.Place is not null).ToLookup(a => a.Plant.Place!, a => a.Plant.Tag);
+        var places = Places.SelectMany(p => (string[])[p.Name, p.Code], (place, name) => (place, name)).DistinctBy(p => p.name, StringComparer.OrdinalIgnoreCase);
+        return new(Tags, day ?? Day, Garden.UsUnits) { Places = places.ToDictionary(p => p.name, p => (IReadOnlyList<string>)[.. here[p.place.Code]]) };
+    }
 
     /// <summary>The plant of that tag in any case, or null.</summary>
     public Assessment? Find(string? tag) => tag is null ? null : byTag.GetValueOrDefault(tag);

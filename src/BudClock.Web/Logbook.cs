@@ -9,12 +9,12 @@ public sealed class Logbook(GardenStore store, Glasshouse glasshouse, Clock cloc
 {
     static readonly TimeSpan UndoReach = TimeSpan.FromDays(1);
 
-    /// <summary>Logs entries for one plant as one act.</summary>
-    /// <returns>False when there is no plant of that tag.</returns>
-    public async Task<bool> LogAsync(string tag, IEnumerable<NoteEntry> entries)
+    /// <summary>Logs the same entries for one plant or several, as one act.</summary>
+    /// <returns>False, with nothing logged, when there is no plant of one of the tags.</returns>
+    public async Task<bool> LogAsync(IReadOnlyList<string> tags, IReadOnlyList<NoteEntry> entries)
     {
         var (act, now) = (Guid.CreateVersion7(), clock.GetUtcNow());
-        var facts = entries.Select((entry, index) => new Entry
+        var facts = tags.ToDictionary(tag => tag, _ => (IReadOnlyList<Entry>)[.. entries.Select((entry, index) => new Entry
         {
             Id = Guid.CreateVersion7(),
             On = entry.On,
@@ -23,9 +23,9 @@ public sealed class Logbook(GardenStore store, Glasshouse glasshouse, Clock cloc
             Text = entry.Text,
             Logged = now.AddTicks(index), // entries of one act keep their order
             Act = act,
-        });
-        if (!await store.LogAsync(tag, [.. facts])) return false;
-        await glasshouse.RefreshAsync(tag);
+        })]);
+        if (!await store.LogAsync(facts)) return false;
+        foreach (var tag in tags) await glasshouse.RefreshAsync(tag);
         return true;
     }
 

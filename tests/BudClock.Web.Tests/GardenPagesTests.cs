@@ -70,7 +70,7 @@ public class GardenPagesTests
         await site.PostAsync("/places?handler=Move", ("Code", "lamp-room"), ("step", "-1"));
         await site.PostAsync("/places", ("Code", "sill"), ("Name", "Sill"), ("Setting", "indoors"));
         var walk = (await site.PageAsync("/")).QuerySelectorAll(".walk li a").Select(a => a.Words());
-        Assert.Equal(["All places 5", "South bench 5", "Sill 0", "Cold frame 0", "Lamp room 0", "Dry store 0"], walk);
+        Assert.Equal(["All places 6", "South bench 5", "Sill 1", "Cold frame 0", "Lamp room 0", "Dry store 0"], walk);
         Assert.Contains("There is a place called Sill already.", (await site.PostAsync("/places", ("Name", "sill"))).QuerySelector("[role=alert]").Words());
     }
 

@@ -16,6 +16,9 @@ public sealed record Assessment(
     /// <summary>The advice to show first: Do before Look before Hold, then in the order of the rules.</summary>
     public Advice? Main => Advice.MinBy(advice => advice.Verdict);
 
+    /// <summary>Its habit has no sheet of its own yet.</summary>
+    public bool OnGeneralSheet => Situation is null || Situation.Sheet.Name == Culture.CultureSheets.General;
+
     /// <summary>Given away or dead: on record, and off the Round.</summary>
     public bool Gone { get; init; }
 }

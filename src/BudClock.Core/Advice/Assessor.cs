@@ -2,6 +2,7 @@ using BudClock.Core.Climate;
 using BudClock.Core.Culture;
 using BudClock.Core.Journal;
 using BudClock.Core.Lanes;
+using BudClock.Core.Measuring;
 
 namespace BudClock.Core.Advice;
 
@@ -44,6 +45,7 @@ public sealed class Assessor
             Lanes = lanes,
             Phase = phase,
             Season = season,
+            Series = SeriesReader.Read(journal, lanes, plant.Organs),
             Roots = RootsSeen.Read(journal, season.Woke),
             Bulbs = journal.Last(EntryKinds.Bulbs) is { Text: { } state } bulbs ? new(state, bulbs.On) : null,
             CoolestNightC = coolestNightC,

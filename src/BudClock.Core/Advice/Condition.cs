@@ -8,6 +8,9 @@ namespace BudClock.Core.Advice;
 /// <param name="Seen">The day it was seen.</param>
 public sealed record Condition(string Name, Fact? Have, Fact? Need, string? Unit, bool Met, DateOnly? Seen)
 {
+    /// <summary>Something on record that asks for nothing, such as what was before.</summary>
+    public static Condition Known(string name, Fact? have, string? unit, DateOnly? seen) => new(name, have, null, unit, true, seen);
+
     /// <summary>A number that has to reach another.</summary>
     public static Condition AtLeast(string name, Seen<double>? have, double need, string unit) =>
         new(name, have is null ? null : new Fact(have.Value), new Fact(need), unit, have?.Value >= need, have?.On);

@@ -23,10 +23,17 @@ public static class LikelyEntries
         var length = Unit.Default(Dimension.Length, usUnits)!;
         var measure = new OneTap($"Roots", RootLength, Ask: length);
         var growth = new OneTap("Growth", GrowthHeight, Ask: length);
-        return assessment.Situation is { } now && assessment.Main is { } main
-            ? ForAdvice(now, main, measure, growth)
-            : [new("Watered", Watered), new("Fed", Fed), growth];
+        if (assessment.Situation is not { } now || assessment.Main is not { } main) return [.. Usual, growth];
+        if (main.Topic == Topics.SecondLook && !main.Conditions.Any(c => c.Name == "bulbs now" && now.Season.FirstWater is not null))
+            return [Answer("better"), Answer("same"), Answer("worse"), .. Usual];
+        if (main.Topic == Topics.Measure && MeasureAdviser.Next(now) is { } next && (next.Kind != RootLength || !now.Season.Waking))
+            return [new(next.Name, next.Kind, Ask: length), .. Usual];
+        return now.Sheet.Rule("W1") is null ? [.. Usual, growth] : ForAdvice(now, main, measure, growth);
     }
+
+    static readonly OneTap[] Usual = [new("Watered", Watered), new("Fed", Fed)];
+
+    static OneTap Answer(string state) => new(char.ToUpperInvariant(state[0]) + state[1..], Looked, Text: state);
 
     static IReadOnlyList<OneTap> ForAdvice(Situation now, Advice main, OneTap measure, OneTap growth) => main.Topic switch
     {

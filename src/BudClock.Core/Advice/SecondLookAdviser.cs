@@ -17,9 +17,11 @@ public sealed class SecondLookAdviser : IAdviser
 
     public string Rule => "K4";
 
-    public IReadOnlyList<string> Thresholds => ["water-from", "water-to"];
+    public IReadOnlyList<string> Thresholds => ["water-from", "water-to", .. Flags.Thresholds];
 
-    public Advice? Advise(Situation now)
+    public Advice? Advise(Situation now) => AfterFirstWater(now) ?? Flags.Next(now);
+
+    Advice? AfterFirstWater(Situation now)
     {
         if (now.Season.FirstWater is not { } water || now.Today > water.On.AddDays(AskedForDays)) return null;
 
@@ -51,10 +53,8 @@ public sealed class SecondLookAdviser : IAdviser
             $"Bulbs still {after.Value} {after.On.DayNumber - water.On.DayNumber} days after the first water: look at the roots.", conditions);
     }
 
-    /// <summary>What they were is on record, good or bad; it asks for nothing.</summary>
     static Condition Before(Seen<string>? before, Entry water) =>
-        new($"bulbs before {Dates.Short(water.On)}", before is null ? null : new Fact(before.Value), null, null, true, before?.On);
+        Condition.Known($"bulbs before {Dates.Short(water.On)}", before is null ? null : new Fact(before.Value), null, before?.On);
 
-    static Seen<string>? StateOn(PlantJournal journal, Func<Entry, bool> when) =>
-        journal.Of(EntryKinds.Bulbs).LastOrDefault(when) is { Text: { } state } entry ? new(state, entry.On) : null;
+    static Seen<string>? StateOn(PlantJournal journal, Func<Entry, bool> when) => journal.State(EntryKinds.Bulbs, when);
 }

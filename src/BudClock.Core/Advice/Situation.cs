@@ -17,6 +17,9 @@ public sealed record Situation
     public required Season Season { get; init; }
     public required RootsSeen Roots { get; init; }
 
+    /// <summary>What has been measured, organ by organ, the newest first.</summary>
+    public IReadOnlyList<OrganSeries> Series { get; init; } = [];
+
     /// <summary>What the bulbs last looked like.</summary>
     public Seen<string>? Bulbs { get; init; }
 

@@ -3,6 +3,9 @@ namespace BudClock.Core.Culture;
 /// <summary>The sheets that ship with Bud Clock.</summary>
 public sealed class CultureSheets
 {
+    /// <summary>The sheet for plants whose habit has none of its own.</summary>
+    public const string General = "general";
+
     const string Prefix = "sheets/";
 
     readonly Dictionary<string, CultureSheet> byName;
@@ -27,8 +30,9 @@ public sealed class CultureSheets
 
     public CultureSheet? ForGenus(string? genus) => genus is null ? null : byGenus.GetValueOrDefault(genus);
 
-    /// <summary>The sheet a plant is grown by: the one it names, else that of its genus, else none.</summary>
-    public CultureSheet? For(Journal.Plant plant) => Find(plant.Sheet) ?? ForGenus(plant.Genus);
+    /// <summary>The sheet a plant is read by: the one it names, else that of its genus, else the general one.</summary>
+    /// <returns>Null only where no general sheet is given.</returns>
+    public CultureSheet? For(Journal.Plant plant) => Find(plant.Sheet) ?? ForGenus(plant.Genus) ?? Find(General);
 
     static List<CultureSheet> ReadShipped()
     {

@@ -38,6 +38,7 @@ public static class AdviceJson
         json.OrNull("to", lane.To);
         json.WriteBoolean("expected", lane.Expected);
         json.Optional("organ", lane.Organ);
+        json.Optional("ending", lane.Ending);
     }
 
     static void One(Utf8JsonWriter json, Given advice)

@@ -43,6 +43,8 @@ public static class EntryKinds
     public static readonly EntryKind Rot = new("rot", "Rot");
     public static readonly EntryKind Note = new("note", "Note");
     public static readonly EntryKind Photo = new("photo", "Photo");
+    /// <summary>The answer to a second look: what the change did.</summary>
+    public static readonly EntryKind Looked = new("looked", "Second look", null, "better", "same", "worse");
 
     // Done
     public static readonly EntryKind Watered = new("watered", "Watered", Measure.Water);
@@ -67,6 +69,8 @@ public static class EntryKinds
     public static readonly EntryKind GivenAway = new("given-away", "Given away");
     public static readonly EntryKind Died = new("died", "Died");
     public static readonly EntryKind Renamed = new("renamed", "Renamed");
+    /// <summary>A second look set by hand: in so many days, with the question to ask then.</summary>
+    public static readonly EntryKind Flagged = new("flagged", "Look again in days", new(Dimension.Count, 1, 365));
     /// <summary>Set aside until tomorrow: the advice stands, the Round stops asking for the day.</summary>
     public static readonly EntryKind PutOff = new("put-off", "Put off until tomorrow");
 
@@ -75,9 +79,9 @@ public static class EntryKinds
         GrowthStarted, GrowthHeight, GrowthMatured, GrowthStopped, EyeSwelling, RootsStarted, RootLength, RootsAtBase,
         RootCount, RootsLost, SheathStarted, SpikeStarted, SpikeLength, Buds, BudsLost, BloomOpened, Blooms, BloomEnded,
         SpikeLost, LeafStarted, LeafSpan, LeafCount, Leaves, LeafDropped, LeavesGone, SummerLeaves, WinterRosette, Bulbs,
-        BulbSize, Tuber, Medium, Tray, Reservoir, Meter, Weight, Pest, Rot, Note, Photo,
+        BulbSize, Tuber, Medium, Tray, Reservoir, Meter, Weight, Pest, Rot, Note, Photo, Looked,
         Watered, Soaked, ToppedUp, Fed, Repotted, Divided, Moved, Lifted, Stored, Planted, CutSpike, SpikeKept, Staked,
-        Treated, Rinsed, Turned, FlowerRemoved, ProgrammeStarted, Acquired, GivenAway, Died, Renamed, PutOff,
+        Treated, Rinsed, Turned, FlowerRemoved, ProgrammeStarted, Acquired, GivenAway, Died, Renamed, Flagged, PutOff,
     ];
 
     static readonly Dictionary<string, EntryKind> ByName = All.ToDictionary(kind => kind.Name);

@@ -17,6 +17,10 @@ public sealed class PlantJournal
 
     public Entry? Last(params EntryKind[] kinds) => Entries.LastOrDefault(e => kinds.Contains(e.Kind));
 
+    /// <summary>The last state of a kind among the entries that fit, such as what the bulbs looked like before a soak.</summary>
+    public Seen<string>? State(EntryKind kind, Func<Entry, bool> when) =>
+        Of(kind).LastOrDefault(when) is { Text: { } state } entry ? new(state, entry.On) : null;
+
     /// <summary>The first entry of these kinds on or after a day.</summary>
     public Entry? FirstSince(DateOnly day, params EntryKind[] kinds) =>
         Entries.FirstOrDefault(e => e.On >= day && kinds.Contains(e.Kind));

@@ -14,15 +14,22 @@ public static class LaneReader
 
     static readonly Signs[] Table =
     [
-        new(LaneKind.Bloom, [BloomOpened, Blooms], [BloomEnded, CutSpike]),
+        new(LaneKind.Bloom, [BloomOpened, Blooms], [BloomEnded, CutSpike, FlowerRemoved]),
         new(LaneKind.Spike, [SpikeStarted, SpikeLength, SheathStarted], [BloomOpened, Blooms, BloomEnded, SpikeLost, CutSpike]),
-        new(LaneKind.Growth, [GrowthStarted, GrowthHeight], [GrowthMatured, GrowthStopped, LeavesGone]),
+        new(LaneKind.Growth, [GrowthStarted, GrowthHeight, LeafStarted, SummerLeaves], [GrowthMatured, GrowthStopped, LeavesGone, WinterRosette, Divided]),
         new(LaneKind.Roots, [RootsStarted, RootLength, RootCount, RootsAtBase], [RootsLost, GrowthMatured, LeavesGone]),
-        new(LaneKind.Rest, [LeavesGone, Lifted, Stored], [GrowthStarted, GrowthHeight, Planted, LeafStarted]),
+        new(LaneKind.Rest, [LeavesGone, Lifted, Stored, WinterRosette], [GrowthStarted, GrowthHeight, Planted, LeafStarted, SummerLeaves]),
     ];
 
+    static readonly Dictionary<EntryKind, string> Endings = new()
+    {
+        [GrowthMatured] = "matured", [GrowthStopped] = "aborted", [RootsLost] = "lost", [SpikeLost] = "lost", [BloomEnded] = "faded",
+        [CutSpike] = "cut", [FlowerRemoved] = "cut", [Divided] = "divided off", [BloomOpened] = "opened", [Blooms] = "opened",
+        [LeavesGone] = "died back", [WinterRosette] = "died back",
+    };
+
     /// <summary>These end the lane of every organ, whichever they name.</summary>
-    static readonly EntryKind[] EndsAll = [LeavesGone];
+    static readonly EntryKind[] EndsAll = [LeavesGone, WinterRosette];
 
     public static IReadOnlyList<Lane> Read(PlantJournal journal) =>
         [.. Table.SelectMany(signs => Read(signs, journal)).OrderBy(lane => lane.From).ThenBy(lane => lane.Kind).ThenBy(lane => lane.Organ, StringComparer.Ordinal)];
@@ -32,7 +39,7 @@ public static class LaneReader
         var lanes = new List<Lane>();
         foreach (var entry in journal.Entries)
         {
-            if (signs.Close.Contains(entry.Kind)) Close(lanes, entry);
+            if (signs.Close.Contains(entry.Kind) && Ends(signs.Kind, entry)) Close(lanes, entry);
             if (signs.Open.Contains(entry.Kind) && ShowsLife(entry)) Open(lanes, entry, signs.Kind);
         }
         return lanes;
@@ -40,6 +47,9 @@ public static class LaneReader
 
     /// <summary>A count or length of nothing says that one looked, not that something moves.</summary>
     static bool ShowsLife(Entry entry) => entry.Amount is not { InBase: <= 0 };
+
+    /// <summary>Dividing ends only the growth that it names: what is left goes on.</summary>
+    static bool Ends(LaneKind kind, Entry entry) => entry.Kind != Divided || kind is LaneKind.Growth && entry.Organ is not null;
 
     static void Open(List<Lane> lanes, Entry entry, LaneKind kind)
     {
@@ -58,7 +68,7 @@ public static class LaneReader
             if (!lanes[i].Open) continue;
             var all = EndsAll.Contains(entry.Kind);
             if (!all && entry.Organ is not null && lanes[i].Organ is not null && lanes[i].Organ != entry.Organ) continue;
-            lanes[i] = lanes[i] with { To = entry.On };
+            lanes[i] = lanes[i] with { To = entry.On, Ending = lanes[i].Kind is LaneKind.Rest ? "woke" : Endings.GetValueOrDefault(entry.Kind) };
             if (!all) return;
         }
     }

@@ -32,16 +32,14 @@ public sealed class NoteReader
     public static ReadNote Read(string line, NoteContext context)
     {
         if (line.Length > EntryCheck.LongestText)
-            return new(line, null, [], [new(0, "", $"A note holds at most {EntryCheck.LongestText} characters; this one has {line.Length}. Shorten it, or log it in parts.")]);
-        var start = line.TakeWhile(c => char.IsWhiteSpace(c) || c is ',' or ':').Count();
-        var word = new string([.. line.Skip(start).TakeWhile(c => !char.IsWhiteSpace(c) && c is not (',' or ':' or ';'))]);
-        if (word.Length == 0) return new(line, null, [], []);
+            return new(line, [], [], [new(0, "", $"A note holds at most {EntryCheck.LongestText} characters; this one has {line.Length}. Shorten it, or log it in parts.")]);
+        var head = NoteHead.Read(line, context);
+        if (head.Unknown is { Length: 0 }) return new(line, [], [], []);
 
-        var tag = context.Tags.FirstOrDefault(known => known.Equals(word, StringComparison.OrdinalIgnoreCase));
-        var reader = new NoteReader(line, start + word.Length, context);
-        if (tag is null) reader.unread.Add(new(start, word, $"No plant here is tagged \"{word}\".", Nearest.To(word, context.Tags)));
+        var reader = new NoteReader(line, head.End, context);
+        if (head.Unknown is { } word) reader.unread.Add(new(head.Start, word, $"No plant here is tagged \"{word}\".", Nearest.To(word, context.Tags)));
         reader.ReadAll();
-        return new(line, tag, reader.Entries(), reader.unread);
+        return new(line, head.Tags, reader.Entries(), reader.unread);
     }
 
     ReadOnlySpan<Token> Ahead => tokens.AsSpan(at);
@@ -85,10 +83,18 @@ public sealed class NoteReader
         var start = at;
         at += phrase.Split.Length;
         if (phrase.Kind == EntryKinds.Note) Keep(start, phrase.Kind, null, RestOfLine());
-        else if (Vocabulary.TakesText.Contains(phrase.Kind)) Keep(start, phrase.Kind, null, RestOfClause());
+        else if (Vocabulary.TakesText.Contains(phrase.Kind)) KeepWithText(start, phrase.Kind);
         else if (phrase.State is not null) Keep(start, phrase.Kind, null, phrase.State);
         else KeepWithValue(start, phrase);
         return true;
+    }
+
+    /// <summary>"look again in 10 days: did it stop at the sheath?": a number first where the kind has one.</summary>
+    void KeepWithText(int start, EntryKind kind)
+    {
+        var amount = TakeAmount(kind);
+        if (amount is not null && at < tokens.Length && (tokens[at].Is("days") || tokens[at].Is("day"))) at++;
+        Keep(start, kind, amount, RestOfClause());
     }
 
     void KeepWithValue(int start, Phrase phrase)
@@ -147,7 +153,7 @@ public sealed class NoteReader
     {
         var from = at;
         while (at < tokens.Length && tokens[at].Kind is not TokenKind.Break && NoteDates.Read(Ahead, context.Today) is null) at++;
-        return from == at ? null : line[tokens[from].Start..tokens[at - 1].End];
+        return from == at || line[tokens[from].Start..tokens[at - 1].End].TrimStart(':', ' ') is not { Length: > 0 } text ? null : text;
     }
 
     void Keep(int start, EntryKind kind, Quantity? amount, string? text)

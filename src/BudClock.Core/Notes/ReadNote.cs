@@ -4,15 +4,18 @@ using BudClock.Core.Journal;
 namespace BudClock.Core.Notes;
 
 /// <summary>What was understood of a typed line, and what was not. Nothing is dropped and no plant is guessed.</summary>
-/// <param name="Tag">The plant's tag as the garden writes it; null when the line names no known plant.</param>
+/// <param name="Tags">The plants' tags as the garden writes them; none when the line names no known plant.</param>
 /// <param name="Unread">Pieces that were not understood, in their order.</param>
-public sealed record ReadNote(string Text, string? Tag, IReadOnlyList<NoteEntry> Entries, IReadOnlyList<Unread> Unread)
+public sealed record ReadNote(string Text, IReadOnlyList<string> Tags, IReadOnlyList<NoteEntry> Entries, IReadOnlyList<Unread> Unread)
 {
+    /// <summary>The first plant; null when the line names none.</summary>
+    public string? Tag => Tags.Count > 0 ? Tags[0] : null;
+
     /// <summary>All of it was understood and can be logged.</summary>
     public bool Complete => Tag is not null && Entries.Count > 0 && Unread.Count == 0;
 
     /// <summary>The line in plain form; reading it again gives the same entries.</summary>
-    public string Canonical => $"{Tag} {string.Join(", ", Entries.Select(entry => entry.Canonical))}";
+    public string Canonical => $"{string.Join(", ", Tags)}: {string.Join(", ", Entries.Select(entry => entry.Canonical))}";
 }
 
 /// <summary>One entry understood from a line.</summary>
@@ -44,4 +47,8 @@ public sealed record Unread(int Start, string Fragment, string Why, string? Near
 /// <summary>What a line is read against.</summary>
 /// <param name="Tags">The garden's tags.</param>
 /// <param name="Today">The day that "today" means, and the last day that may be logged.</param>
-public sealed record NoteContext(IReadOnlyCollection<string> Tags, DateOnly Today, bool UsUnits = false);
+public sealed record NoteContext(IReadOnlyCollection<string> Tags, DateOnly Today, bool UsUnits = false)
+{
+    /// <summary>Places by name and by code, with the tags that stand there: "south bench: soaked" means all of them.</summary>
+    public IReadOnlyDictionary<string, IReadOnlyList<string>> Places { get; init; } = new Dictionary<string, IReadOnlyList<string>>();
+}

@@ -23,6 +23,7 @@ static class Vocabulary
         [Medium] = Map("wet:wet,soggy", "damp:damp,moist", "dry:dry"),
         [Tray] = Map("empty:empty,dry"),
         [Reservoir] = Map("empty:empty,dry"),
+        [Looked] = Map("better:better", "same:same", "worse:worse"),
     };
 
     /// <summary>Further ways of saying a kind.</summary>
@@ -53,6 +54,7 @@ static class Vocabulary
         (Repotted, "repot, potted on"),
         (Turned, "turned round, rotated"),
         (Pest, "pests"),
+        (Flagged, "look again, look again in, flag"),
         (Note, "nb, remark"),
     ];
 
@@ -61,7 +63,7 @@ static class Vocabulary
         ["a", "an", "the", "its", "is", "are", "was", "were", "has", "have", "with", "and", "&", "at", "of", "about", "around", "now", "looks", "look", "looking", "still", "got", "it", "on", ":", "=", "-", "–", "—", "~", "+"];
 
     /// <summary>Kinds whose words run on freely to the end of their clause.</summary>
-    public static readonly HashSet<EntryKind> TakesText = [Pest, Rot, Treated, Repotted, Divided, Moved, Acquired, GivenAway, Died, Renamed, Stored, Planted, ProgrammeStarted, Photo];
+    public static readonly HashSet<EntryKind> TakesText = [Pest, Rot, Treated, Repotted, Divided, Moved, Acquired, GivenAway, Died, Renamed, Stored, Planted, ProgrammeStarted, Photo, Flagged];
 
     /// <summary>All phrases, longest first, so that "roots at the base" is not read as "roots".</summary>
     public static readonly IReadOnlyList<Phrase> All = [.. Build().DistinctBy(phrase => phrase.Words).OrderByDescending(phrase => phrase.Split.Length)];
@@ -129,6 +131,7 @@ static class Vocabulary
         : kind == Leaves ? ["leaves", "leaf"]
         : kind == Tuber ? ["tuber", "tubers"]
         : kind == Medium ? ["medium", "mix", "bark", "moss", "soil"]
+        : kind == Looked ? ["second look", "looked"]
         : [kind.Name];
 
     static Dictionary<string, string> Map(params string[] lines) => lines

@@ -63,14 +63,15 @@ static class GardenApi
         if (await glasshouse.TodayAsync() is not { } today) return Wrong("The garden has not been set up yet.");
         if (sent?.On > today.Day) return Wrong($"on: {sent.On:yyyy-MM-dd} is still to come");
 
-        var note = NoteReader.Read(sent?.Text ?? "", new(today.Tags, sent?.On ?? today.Day, today.Garden.UsUnits));
-        if (note.Complete) await logbook.LogAsync(note.Tag!, note.Entries);
+        var note = NoteReader.Read(sent?.Text ?? "", today.NoteContext(sent?.On));
+        if (note.Complete) await logbook.LogAsync(note.Tags, note.Entries);
         return Results.Json(Answer(note), statusCode: note.Complete ? StatusCodes.Status200OK : StatusCodes.Status422UnprocessableEntity);
     }
 
     static object Answer(ReadNote note) => new
     {
         tag = note.Tag,
+        tags = note.Tags,
         logged = note.Complete,
         entries = note.Entries.Select(e => new { on = e.On, kind = e.Kind.Name, value = e.Amount?.Value, unit = e.Amount?.Unit?.Symbol, text = e.Text }),
         unread = note.Unread.Select(u => new { at = u.Start, fragment = u.Fragment, why = u.Why, nearest = u.Nearest }),

@@ -24,8 +24,8 @@ public sealed class NotesModel(Glasshouse glasshouse, Logbook logbook) : GardenP
         if (string.IsNullOrWhiteSpace(text)) return Answer(Said.Wrong("Write a plant's tag and what you saw, such as LYC-01 roots 8 cm."), returnUrl);
         var note = Read(text);
         if (!note.Complete) return Answer(Said.Refused(note), returnUrl);
-        if (!await logbook.LogAsync(note.Tag!, note.Entries)) return Answer(Said.Wrong($"No plant here is tagged \"{note.Tag}\"."), returnUrl);
-        return Logged(note.Tag!, note.Entries, returnUrl, clearNote: true);
+        if (!await logbook.LogAsync(note.Tags, note.Entries)) return Answer(Said.Wrong("One of these plants is not here any more. Nothing was logged."), returnUrl);
+        return Logged(note.Tags, note.Entries, returnUrl, clearNote: true);
     }
 
     /// <summary>Logs one entry from a button or a form.</summary>
@@ -39,8 +39,8 @@ public sealed class NotesModel(Glasshouse glasshouse, Logbook logbook) : GardenP
         if (EntryCheck.Fault(known, Today.Day, quantity, words, Today.Day) is { } fault) return Answer(Said.Wrong(fault), returnUrl);
 
         NoteEntry[] entries = [new(known, Today.Day, quantity, words)];
-        await logbook.LogAsync(plant.Plant.Tag, entries);
-        return Logged(plant.Plant.Tag, entries, returnUrl);
+        await logbook.LogAsync([plant.Plant.Tag], entries);
+        return Logged([plant.Plant.Tag], entries, returnUrl);
     }
 
     public async Task<IActionResult> OnPostUndoAsync(string? returnUrl)
@@ -56,12 +56,12 @@ public sealed class NotesModel(Glasshouse glasshouse, Logbook logbook) : GardenP
         return Changed(Said.Done(struck ? "Struck. It stays in the log and can be restored." : "Restored."), returnUrl);
     }
 
-    ReadNote Read(string text) => NoteReader.Read(text, new(Today.Tags, Today.Day, Today.Garden.UsUnits));
+    ReadNote Read(string text) => NoteReader.Read(text, Today.NoteContext());
 
-    IActionResult Logged(string tag, IReadOnlyList<NoteEntry> entries, string? returnUrl, bool clearNote = false)
+    IActionResult Logged(IReadOnlyList<string> tags, IReadOnlyList<NoteEntry> entries, string? returnUrl, bool clearNote = false)
     {
         if (clearNote && IsHtmx) Response.Htmx(headers => headers.WithTrigger("note-logged"));
-        return Changed(Said.Logged(tag, entries, Today.Day), returnUrl);
+        return Changed(Said.Logged(tags, entries, Today.Day), returnUrl);
     }
 
     IActionResult Changed(Said said, string? returnUrl)
@@ -95,6 +95,9 @@ public sealed record Said(ReadNote? Note, string? Words, bool Trouble, bool CanU
 
     public static Said Done(string words) => new(null, words, false, false);
 
-    public static Said Logged(string tag, IReadOnlyList<NoteEntry> entries, DateOnly today) => new(null,
-        $"Logged on {tag}: {string.Join(", ", entries.Select(e => e.Words + (e.On == today ? "" : $", {Dates.Near(e.On, today)}")))}.", false, true);
+    public static Said Logged(IReadOnlyList<string> tags, IReadOnlyList<NoteEntry> entries, DateOnly today) => new(null,
+        $"Logged on {Plants(tags)}: {string.Join(", ", entries.Select(e => e.Words + (e.On == today ? "" : $", {Dates.Near(e.On, today)}")))}.", false, true);
+
+    /// <summary>One tag, or how many plants a line means.</summary>
+    public static string Plants(IReadOnlyList<string> tags) => tags.Count == 1 ? tags[0] : $"{tags.Count} plants";
 }

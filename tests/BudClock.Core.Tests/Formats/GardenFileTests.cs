@@ -94,7 +94,7 @@ public class GardenFileTests
     [InlineData("\"medium\": \"bark\"", "\"colour\": \"bark\"", "plants[0].colour: not a member of this format; known here are tag, name, taxon, sheet, place, acquired, pot, medium, doubtful, schools, organs, entries")]
     [InlineData("\"latitude\": 51.5", "\"latitude\": 151.5", "garden.latitude: expected -90 to 90, got 151.5")]
     [InlineData("\"place\": \"south\", \"acquired\"", "\"place\": \"north\", \"acquired\"", "plants[0].place: \"north\" is not among the places")]
-    [InlineData("\"sheet\": \"leafless-pseudobulb\"", "\"sheet\": \"cactus\"", "plants[0].sheet: expected one of leafless-pseudobulb, got \"cactus\"")]
+    [InlineData("\"sheet\": \"leafless-pseudobulb\"", "\"sheet\": \"cactus\"", "plants[0].sheet: expected one of general, leafless-pseudobulb, got \"cactus\"")]
     [InlineData("\"version\": 1", "\"version\": 2", "version: this reads version 1, got 2")]
     public void Names_the_place_of_a_fault(string sound, string broken, string fault)
     {

@@ -6,7 +6,10 @@ namespace BudClock.Core.Tests.Notes;
 
 public class NoteReaderTests
 {
-    static readonly NoteContext Context = new(["LYC-01", "CAL-02", "cal-06"], Bench.Today); // a Saturday
+    static readonly NoteContext Context = new(["LYC-01", "CAL-02", "cal-06"], Bench.Today) // a Saturday
+    {
+        Places = new Dictionary<string, IReadOnlyList<string>> { ["South bench"] = ["CAL-02", "LYC-01"], ["south"] = ["CAL-02", "LYC-01"] },
+    };
 
     [Theory]
     [InlineData("lyc-01 roots 11cm, bulbs wrinkled", "LYC-01: root-length 11 cm 05-24; bulbs wrinkled 05-24")]
@@ -22,6 +25,9 @@ public class NoteReaderTests
     [InlineData("cal-02 the bulbs look shriveled", "CAL-02: bulbs shrivelled 05-24")]
     [InlineData("cal-02 roots at the bottom of the pot", "CAL-02: roots-at-base 05-24")]
     [InlineData("cal-02 roots at the bottom", "CAL-02: roots-at-base 05-24")]
+    [InlineData("cal-02, cal-06: soaked", "CAL-02+cal-06: soaked 05-24")]
+    [InlineData("cal-02 and lyc-01 soaked 2 cups yesterday", "CAL-02+LYC-01: soaked 2 cup 05-23")]
+    [InlineData("South bench: soaked", "CAL-02+LYC-01: soaked 05-24")]
     [InlineData("cal-02 new roots", "CAL-02: roots-started 05-24")]
     [InlineData("cal-02 new growth 3 cm", "CAL-02: growth-height 3 cm 05-24")]
     [InlineData("cal-02 3 buds and 2 flowers open", "CAL-02: buds 3 05-24; blooms 2 05-24")]
@@ -109,16 +115,16 @@ public class NoteReaderTests
             let state = kind.States.Length > 0 && !(given && kind.Measure is not null) ? kind.States[value % kind.States.Length] : null
             let number = kind.Measure is { } m && state is null && (m.Required || given) ? new Quantity(value / 10.0, Unit.Default(m.Dimension, false)) : (Quantity?)null
             select new NoteEntry(kind, Bench.Today.AddDays(-back), number, state ?? (kind == EntryKinds.Note ? "a hole, in the leaf" : null));
-        entry.Sample(printed =>
+        entry.Where(e => EntryCheck.Fault(e.Kind, e.On, e.Amount, e.Text, Bench.Today) is null).Sample(printed =>
         {
-            var line = new ReadNote("", "LYC-01", [printed], []).Canonical;
+            var line = new ReadNote("", ["LYC-01"], [printed], []).Canonical;
             var read = NoteReader.Read(line, Context);
             Assert.True(read.Complete, $"{line}: {string.Join(" ", read.Unread.Select(u => u.Why))}");
             Assert.Equal(printed, read.Entries.Single());
         }, iter: 2000);
     }
 
-    static string Shown(ReadNote note) => $"{note.Tag}: " + string.Join("; ", note.Entries.Select(e => string.Join(' ', new[]
+    static string Shown(ReadNote note) => $"{string.Join('+', note.Tags)}: " + string.Join("; ", note.Entries.Select(e => string.Join(' ', new[]
     {
         e.Kind.Name, e.Amount?.ToString(), e.Kind.States.Length > 0 || e.Text is null ? e.Text : $"\"{e.Text}\"", $"{e.On:MM-dd}",
     }.Where(part => part is not null)))) + string.Concat(note.Unread.Select(u => $" ?{u.Fragment}"));

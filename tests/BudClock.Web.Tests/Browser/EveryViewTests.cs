@@ -5,7 +5,7 @@ public class EveryViewTests
 {
     const string LongName = "Calanthe of the far end of the east wall"; // forty characters
 
-    static readonly string[] Views = ["/", "/?selected=CAL-02", "/?selected=HOY-02", "/plants/CAL-02", "/plants/CTM-07", "/plants/CLD-01", "/plants/new", "/plants/CAL-02/edit", "/places", "/garden", "/notes", "/plants/none-1"];
+    static readonly string[] Views = ["/", "/bench", "/?selected=CAL-02", "/?selected=HOY-02", "/plants/CAL-02", "/plants/CTM-07", "/plants/CLD-01", "/plants/new", "/plants/CAL-02/edit", "/places", "/garden", "/notes", "/plants/none-1"];
 
     [Fact]
     public async Task Axe_finds_nothing_and_nothing_overflows()

@@ -84,6 +84,37 @@ public class WakingPlantTests
     }
 
     [Fact]
+    public async Task One_soak_is_logged_for_nine_plants_and_undone_in_one_act()
+    {
+        await using var site = await Site.DemoAsync();
+        using var browser = new Chromium(site.Address).Open("/bench?sort=tag");
+        browser.Find("#bench-list");
+        browser.Run("[...document.querySelectorAll('.tile input')].slice(0, 9).forEach((box) => box.click())");
+        browser.Find("#many input[name=text]").SendKeys("soaked 400 ml" + Keys.Enter);
+        browser.Sees("#said", "Logged on 9 plants: Soaked 400 mL.");
+        Assert.Equal(9, Soaks(await site.Http.GetStringAsync("/api/garden", TestContext.Current.CancellationToken)));
+        browser.Click("#said button");
+        browser.Sees("#said", "Undone on");
+        Assert.Equal(0, Soaks(await site.Http.GetStringAsync("/api/garden", TestContext.Current.CancellationToken)));
+
+        static int Soaks(string garden) => System.Text.Json.JsonDocument.Parse(garden).RootElement.GetProperty("plants").EnumerateArray()
+            .SelectMany(plant => plant.GetProperty("entries").EnumerateArray())
+            .Count(e => e.GetProperty("kind").GetString() == "soaked" && e.GetProperty("on").GetString() == "2031-05-24" && !e.TryGetProperty("struck", out _));
+    }
+
+    [Fact]
+    public async Task Typing_a_word_on_the_bench_narrows_it_without_a_page_load()
+    {
+        await using var site = await Site.DemoAsync();
+        using var browser = new Chromium(site.Address).Open("/bench");
+        browser.Run("window.stillHere = true");
+        browser.Find(".bench-find input").SendKeys("hoya");
+        browser.Sees("#bench-list", "1 plant");
+        browser.Sees(".tile", "Wax vine");
+        Assert.Equal(true, browser.Run("return window.stillHere === true"));
+    }
+
+    [Fact]
     public async Task A_line_is_struck_and_restored_on_the_plant_s_page()
     {
         await using var site = await Site.DemoAsync();

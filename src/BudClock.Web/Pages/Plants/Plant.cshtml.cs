@@ -1,5 +1,6 @@
 using BudClock.Core.Advice;
 using BudClock.Core.Journal;
+using BudClock.Core.Measuring;
 using BudClock.Web.Drawing;
 using Microsoft.AspNetCore.Mvc;
 
@@ -32,6 +33,18 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
     public YearDial Dial => YearDial.Of(Assessment, Today.Garden);
 
     public RootChart? Roots => RootChart.Of(Assessment.Situation);
+
+    /// <summary>How the roots of the root chart move.</summary>
+    public Pace? RootPace => AllSeries.FirstOrDefault(s => s.Kind == EntryKinds.RootLength) is { } roots ? Pace.Read(roots, roots.YearBefore(AllSeries)) : null;
+
+    /// <summary>What was measured in the last two months, besides the roots of the root chart.</summary>
+    public IReadOnlyList<SeriesChart> Series =>
+    [
+        .. AllSeries.Where(s => s.Last.On > Today.Day.AddDays(-60) && !(s.Kind == EntryKinds.RootLength && Roots is not null))
+            .Select(s => SeriesChart.Of(s, s.YearBefore(AllSeries))),
+    ];
+
+    IReadOnlyList<OrganSeries> AllSeries => Assessment.Situation?.Series ?? [];
 
     public GrowthsFromAbove? Growths => GrowthsFromAbove.Of(Plant, Today.Day);
 

@@ -1,0 +1,83 @@
+using BudClock.Core.Journal;
+using BudClock.Core.Lanes;
+using static BudClock.Core.Journal.EntryKinds;
+
+namespace BudClock.Core.Measuring;
+
+/// <summary>The measured lengths of one organ, oldest first: a growth, its roots, a spike, a leaf span.</summary>
+/// <param name="Kind">The kind of entry that measures it.</param>
+/// <param name="Organ">The organ's id; null when the plant has one of its kind.</param>
+/// <param name="Label">What to call it: "Roots 2031".</param>
+/// <param name="Moves">Its lane is open: it is due to be measured on.</param>
+public sealed record OrganSeries(EntryKind Kind, string? Organ, string Label, IReadOnlyList<Measurement> Points, bool Moves)
+{
+    public DateOnly Start => Points[0].On;
+
+    public Measurement Last => Points[^1];
+
+    /// <summary>The series this one is compared with: the same kind, begun about a year before; null when there is none.</summary>
+    public OrganSeries? YearBefore(IEnumerable<OrganSeries> all) =>
+        all.FirstOrDefault(s => s.Kind == Kind && Start.DayNumber - s.Start.DayNumber is > 240 and < 490);
+
+    /// <summary>The length at an age in days, read between two measurements; null outside of them.</summary>
+    public double? AtAge(int days)
+    {
+        var day = Start.AddDays(days);
+        if (day > Last.On) return null;
+        var next = Points.First(p => p.On >= day);
+        if (next.On == day || ReferenceEquals(next, Points[0])) return next.Cm;
+        var before = Points.Last(p => p.On < day);
+        return before.Cm + ((next.Cm - before.Cm) * (day.DayNumber - before.On.DayNumber) / (next.On.DayNumber - before.On.DayNumber));
+    }
+}
+
+/// <summary>Splits a journal's measurements into one series for each organ and season.</summary>
+public static class SeriesReader
+{
+    /// <summary>Without an organ named, measurements further apart than this are another organ's.</summary>
+    const int SeasonGapDays = 120;
+
+    static readonly (EntryKind Kind, LaneKind Lane)[] Measured =
+    [
+        (RootLength, LaneKind.Roots), (GrowthHeight, LaneKind.Growth), (SpikeLength, LaneKind.Spike), (LeafSpan, LaneKind.Growth),
+    ];
+
+    /// <summary>All series, the newest first.</summary>
+    public static IReadOnlyList<OrganSeries> Read(PlantJournal journal, IReadOnlyList<Lane> lanes, IReadOnlyList<Organ> organs) =>
+    [
+        .. Measured.SelectMany(measured => Read(measured.Kind, measured.Lane, journal, lanes, organs))
+            .OrderByDescending(series => series.Last.On).ThenBy(series => series.Kind.Name, StringComparer.Ordinal).ThenBy(series => series.Organ, StringComparer.Ordinal),
+    ];
+
+    static IEnumerable<OrganSeries> Read(EntryKind kind, LaneKind lane, PlantJournal journal, IReadOnlyList<Lane> lanes, IReadOnlyList<Organ> organs)
+    {
+        // A day measured twice counts as it was last written down; nothing measured is not a length.
+        var lengths = journal.Of(kind).Where(e => e.Amount?.InBase > 0).GroupBy(e => (e.Organ, e.On)).Select(g => g.Last());
+        foreach (var organ in lengths.GroupBy(e => e.Organ))
+            foreach (var season in Seasons([.. organ.OrderBy(e => e.On)], split: organ.Key is null))
+            {
+                var points = season.Select(e => new Measurement(e.On, e.Amount!.Value.InBase)).ToList();
+                var name = organs.FirstOrDefault(o => o.Id == organ.Key)?.Label ?? $"{points[0].On.Year}";
+                var newest = season[^1].On == journal.Of(kind).Last(e => e.Organ == organ.Key).On;
+                yield return new(kind, organ.Key, $"{kind.Words} {name}", points, newest && Moves(lanes, lane, organ.Key, points[^1].On));
+            }
+    }
+
+    static bool Moves(IReadOnlyList<Lane> lanes, LaneKind kind, string? organ, DateOnly last) =>
+        lanes.Any(lane => lane.Kind == kind && lane.Open && lane.From <= last && (lane.Organ is null || organ is null || lane.Organ == organ));
+
+    static IEnumerable<List<Entry>> Seasons(IReadOnlyList<Entry> entries, bool split)
+    {
+        var season = new List<Entry>();
+        foreach (var entry in entries)
+        {
+            if (split && season.Count > 0 && entry.On.DayNumber - season[^1].On.DayNumber > SeasonGapDays)
+            {
+                yield return season;
+                season = [];
+            }
+            season.Add(entry);
+        }
+        yield return season;
+    }
+}

@@ -1,0 +1,80 @@
+using BudClock.Core.Advice;
+using BudClock.Core.Notes;
+using BudClock.Core.Round;
+using Microsoft.AspNetCore.Mvc;
+
+namespace BudClock.Web.Pages.Bench;
+
+/// <summary>All plants: to find, to sort, and to log one entry for many.</summary>
+public sealed class IndexModel(Glasshouse glasshouse, Logbook logbook) : GardenPage(glasshouse)
+{
+    public const int PageSize = 60;
+
+    [BindProperty(SupportsGet = true)]
+    public string? Q { get; set; }
+
+    [BindProperty(SupportsGet = true)]
+    public string? Place { get; set; }
+
+    [BindProperty(SupportsGet = true)]
+    public string? Phase { get; set; }
+
+    [BindProperty(SupportsGet = true)]
+    public string? Sheet { get; set; }
+
+    [BindProperty(SupportsGet = true)]
+    public string? Only { get; set; }
+
+    [BindProperty(SupportsGet = true)]
+    public string? Sort { get; set; }
+
+    [BindProperty(SupportsGet = true, Name = "p")]
+    public int Number { get; set; } = 1;
+
+    /// <summary>All that fit, over all pages.</summary>
+    public IReadOnlyList<Assessment> Found { get; private set; } = [];
+
+    public IEnumerable<Assessment> Shown => Found.Skip((Number - 1) * PageSize).Take(PageSize);
+
+    public int Pages => Math.Max(1, (Found.Count + PageSize - 1) / PageSize);
+
+    public IActionResult OnGet()
+    {
+        Find();
+        return IsHtmx ? Partial("_BenchList", this) : Page();
+    }
+
+    /// <summary>Logs one line for all plants that are ticked, as one act.</summary>
+    public async Task<IActionResult> OnPostAsync(string[] tags, string? text)
+    {
+        var known = tags.Select(tag => Today.Find(tag)?.Plant.Tag).OfType<string>().Distinct().ToList();
+        if (known.Count == 0) return Answer(Said.Wrong("Tick at least one plant first."));
+        if (string.IsNullOrWhiteSpace(text)) return Answer(Said.Wrong("Write what you did, such as soaked 400 ml."));
+        var note = NoteReader.Read($"{string.Join(", ", known)}: {text}", Today.NoteContext());
+        if (!note.Complete) return Answer(Said.Refused(note));
+        await logbook.LogAsync(note.Tags, note.Entries);
+        Response.Headers["HX-Trigger"] = "journal-changed";
+        return Answer(Said.Logged(note.Tags, note.Entries, Today.Day));
+    }
+
+    public string Link(int page) => "/bench" + QueryString.Create(new Dictionary<string, string?>
+    {
+        ["q"] = Q, ["place"] = Place, ["phase"] = Phase, ["sheet"] = Sheet, ["only"] = Only, ["sort"] = Sort, ["p"] = page > 1 ? $"{page}" : null,
+    }.Where(pair => !string.IsNullOrEmpty(pair.Value)));
+
+    void Find()
+    {
+        var query = new BenchQuery { Search = Q, Place = Any(Place), Phase = Any(Phase), Sheet = Any(Sheet), Only = Any(Only), Sort = Sort };
+        Found = query.Of(Today.Plants, Today.Places);
+        Number = Math.Clamp(Number, 1, Pages);
+    }
+
+    IActionResult Answer(Said said)
+    {
+        if (IsHtmx) return Partial("_Said", said);
+        TempData["Said"] = said.Words;
+        return Redirect("/bench");
+    }
+
+    static string? Any(string? chosen) => string.IsNullOrEmpty(chosen) ? null : chosen;
+}
