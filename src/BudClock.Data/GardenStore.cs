@@ -7,21 +7,23 @@ namespace BudClock.Data;
 public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
 {
     /// <summary>The whole garden; null before it has been set up.</summary>
-    public async Task<GardenRecord?> ReadAsync()
+    /// <param name="readingsSince">Leave out older readings; all by default.</param>
+    public async Task<GardenRecord?> ReadAsync(DateTimeOffset? readingsSince = null)
     {
         await using var db = await databases.CreateDbContextAsync();
         if (await db.Gardens.AsNoTracking().SingleOrDefaultAsync() is not { } garden) return null;
         var places = await db.Places.AsNoTracking().OrderBy(p => p.Position).ToListAsync();
         var plants = await db.Plants.AsNoTracking().Include(p => p.Place).OrderBy(p => p.Tag).ToListAsync();
         var organs = (await db.Organs.AsNoTracking().ToListAsync()).ToLookup(o => o.PlantId);
-        var entries = (await db.Entries.AsNoTracking().ToListAsync()).ToLookup(e => e.PlantId);
+        var entries = await EntryReader.ReadAllAsync(db);
         var codes = places.ToDictionary(p => p.Id, p => p.Code);
-        var readings = await db.Readings.AsNoTracking().OrderBy(r => r.PlaceId).ThenBy(r => r.At).ToListAsync();
+        var since = readingsSince?.UtcTicks ?? 0;
+        var readings = await db.Readings.AsNoTracking().Where(r => r.At >= since).OrderBy(r => r.PlaceId).ThenBy(r => r.At).ToListAsync();
         var forecast = await db.Forecast.AsNoTracking().OrderBy(f => f.PlaceId).ThenBy(f => f.On).ToListAsync();
         return new(
             garden.ToGarden(),
             [.. places.Select(p => p.ToPlace())],
-            [.. plants.Select(p => p.ToPlant(organs[p.Id], entries[p.Id]))],
+            [.. plants.Select(p => p.ToPlant(organs[p.Id], entries.GetValueOrDefault(p.Id) ?? []))],
             [.. readings.Select(r => new ClimateReading(codes[r.PlaceId], new(r.At, TimeSpan.Zero), r.TemperatureC, r.HumidityPct))],
             [.. forecast.Select(f => new ForecastDay(codes[f.PlaceId], f.On, f.MinC, f.MaxC))]);
     }
@@ -32,7 +34,16 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         await using var db = await databases.CreateDbContextAsync();
         var row = await db.Plants.AsNoTracking().Include(p => p.Place).Include(p => p.Organs).Include(p => p.Entries)
             .AsSplitQuery().FirstOrDefaultAsync(p => p.Tag == tag);
-        return row?.ToPlant(row.Organs, row.Entries);
+        return row?.ToPlant(row.Organs, [.. row.Entries.OrderBy(e => e.Logged).ThenBy(e => e.Id).Select(Mapping.ToEntry)]);
+    }
+
+    /// <summary>The readings of a place between two moments.</summary>
+    public async Task<IReadOnlyList<ClimateReading>> ReadingsAsync(string place, DateTimeOffset from, DateTimeOffset to)
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        var (start, end) = (from.UtcTicks, to.UtcTicks);
+        var rows = await db.Readings.AsNoTracking().Where(r => r.Place!.Code == place && r.At >= start && r.At <= end).ToListAsync();
+        return [.. rows.Select(r => new ClimateReading(place, new(r.At, TimeSpan.Zero), r.TemperatureC, r.HumidityPct))];
     }
 
     public async Task SaveGardenAsync(Garden garden)

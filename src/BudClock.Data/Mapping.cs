@@ -14,7 +14,7 @@ static class Mapping
     public static Place ToPlace(this PlaceRow row) => new(row.Code, row.Name, row.Setting);
 
     /// <summary>A plant with its organs and entries, in the order in which they were written down.</summary>
-    public static Plant ToPlant(this PlantRow row, IEnumerable<OrganRow> organs, IEnumerable<EntryRow> entries) => new()
+    public static Plant ToPlant(this PlantRow row, IEnumerable<OrganRow> organs, IReadOnlyList<Entry> entries) => new()
     {
         Tag = row.Tag,
         Name = row.Name,
@@ -27,7 +27,7 @@ static class Mapping
         Doubtful = row.Doubtful,
         Schools = new(row.Schools),
         Organs = [.. organs.OrderBy(o => o.Id).Select(o => new Organ(o.Key, o.Kind, o.Label, o.Parent))],
-        Entries = [.. entries.OrderBy(e => e.Logged).ThenBy(e => e.Id).Select(ToEntry)],
+        Entries = entries,
     };
 
     public static void Take(this PlantRow row, Plant plant, int? placeId)
@@ -39,7 +39,7 @@ static class Mapping
 
     public static OrganRow ToRow(this Organ organ) => new() { Key = organ.Id, Kind = organ.Kind, Label = organ.Label, Parent = organ.Parent };
 
-    static Entry ToEntry(EntryRow row) => new()
+    public static Entry ToEntry(EntryRow row) => new()
     {
         Id = row.Id,
         On = row.On,

@@ -13,6 +13,9 @@ namespace BudClock.Web;
 /// </summary>
 public sealed class Glasshouse(GardenStore store, Clock clock)
 {
+    /// <summary>How far back readings still say something of the nights now, with a day to spare for time zones.</summary>
+    static readonly TimeSpan Spoken = TimeSpan.FromDays(Nights.Days + 2);
+
     readonly SemaphoreSlim gate = new(1, 1);
     GardenDay? today;
 
@@ -23,7 +26,8 @@ public sealed class Glasshouse(GardenStore store, Clock clock)
         await gate.WaitAsync();
         try
         {
-            if (await store.ReadAsync() is not { } record) return today = null;
+            if (today is { } meanwhile && meanwhile.Day == clock.Today(meanwhile.Garden)) return meanwhile;
+            if (await store.ReadAsync(readingsSince: clock.GetUtcNow() - Spoken) is not { } record) return today = null;
             return today = new GardenDay(record, clock.Today(record.Garden));
         }
         finally
@@ -46,6 +50,15 @@ public sealed class Glasshouse(GardenStore store, Clock clock)
         }
     }
 
+    /// <summary>A plant on another day, with the weather of that day.</summary>
+    public async Task<Assessment> OnDayAsync(GardenDay kept, Plant plant, DateOnly day)
+    {
+        if (day == kept.Day) return kept.Find(plant.Tag)!;
+        var end = new DateTimeOffset(day.AddDays(2), TimeOnly.MinValue, TimeSpan.Zero);
+        var readings = plant.Place is { } place ? await store.ReadingsAsync(place, end - Spoken - TimeSpan.FromDays(1), end) : [];
+        return Assessor.Shipped.Assess(plant, kept.Garden, Nights.Coolest(plant.Place, day, kept.Garden, readings), day);
+    }
+
     /// <summary>Forgets everything, after the garden, a place or the weather changed.</summary>
     public void Forget() => today = null;
 }
@@ -58,20 +71,18 @@ public sealed class GardenDay
 
     public GardenDay(GardenRecord record, DateOnly day)
     {
-        (Record, Day) = (record, day);
-        coolest = record.Places.ToDictionary(p => p.Code, p => Nights.Coolest(p.Code, day, record.Garden, record.Readings));
+        (Garden, Places, Day) = (record.Garden, record.Places, day);
+        var readings = record.Readings.ToLookup(r => r.Place);
+        coolest = record.Places.ToDictionary(p => p.Code, p => Nights.Coolest(p.Code, day, record.Garden, readings[p.Code]));
         byTag = record.Plants.ToImmutableSortedDictionary(p => p.Tag, Assess, StringComparer.OrdinalIgnoreCase);
     }
 
     GardenDay(GardenDay other, ImmutableSortedDictionary<string, Assessment> byTag) =>
-        (Record, Day, coolest, this.byTag) = (other.Record, other.Day, other.coolest, byTag);
-
-    /// <summary>As it was read; the plants in it may be older than <see cref="Plants"/>.</summary>
-    GardenRecord Record { get; }
+        (Garden, Places, Day, coolest, this.byTag) = (other.Garden, other.Places, other.Day, other.coolest, byTag);
 
     public DateOnly Day { get; }
-    public Garden Garden => Record.Garden;
-    public IReadOnlyList<Place> Places => Record.Places;
+    public Garden Garden { get; }
+    public IReadOnlyList<Place> Places { get; }
     public IEnumerable<Assessment> Plants => byTag.Values;
     public IReadOnlyCollection<string> Tags => [.. byTag.Keys];
 
@@ -90,10 +101,6 @@ public sealed class GardenDay
     public Place? PlaceOf(Plant plant) => Places.FirstOrDefault(p => p.Code == plant.Place);
 
     public Seen<double>? CoolestNightC(string? place) => place is null ? null : coolest.GetValueOrDefault(place);
-
-    /// <summary>A plant on another day.</summary>
-    public Assessment OnDay(Plant plant, DateOnly day) =>
-        day == Day ? Find(plant.Tag)! : Assessor.Shipped.Assess(plant, Record, day);
 
     public GardenDay With(Plant plant) => new(this, byTag.SetItem(plant.Tag, Assess(plant)));
 

@@ -1,3 +1,5 @@
+using System.Runtime.CompilerServices;
+
 namespace BudClock.Core.Journal;
 
 /// <summary>One word of the journal: what a grower can have seen or done.</summary>
@@ -7,6 +9,11 @@ namespace BudClock.Core.Journal;
 /// <param name="States">The states it chooses from; empty when its text is free.</param>
 public sealed record EntryKind(string Name, string Words, Measure? Measure = null, params string[] States)
 {
+    /// <summary>Each kind is there once, in <see cref="EntryKinds"/>: the same kind is the same object.</summary>
+    public bool Equals(EntryKind? other) => ReferenceEquals(this, other);
+
+    public override int GetHashCode() => RuntimeHelpers.GetHashCode(this);
+
     public override string ToString() => Name;
 }
 

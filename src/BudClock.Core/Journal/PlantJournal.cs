@@ -6,22 +6,57 @@ namespace BudClock.Core.Journal;
 /// </summary>
 public sealed class PlantJournal
 {
-    PlantJournal(IReadOnlyList<Entry> entries) => Entries = entries;
+    readonly List<Entry> entries;
+    readonly Dictionary<EntryKind, List<Entry>> byKind = [];
 
-    public IReadOnlyList<Entry> Entries { get; }
+    PlantJournal(List<Entry> entries)
+    {
+        this.entries = entries;
+        foreach (var entry in entries)
+        {
+            if (!byKind.TryGetValue(entry.Kind, out var same)) byKind[entry.Kind] = same = [];
+            same.Add(entry);
+        }
+    }
 
-    public static PlantJournal UpTo(DateOnly today, IEnumerable<Entry> entries) => new(
-        [.. entries.Where(e => !e.Struck && e.On <= today).OrderBy(e => e.On).ThenBy(e => e.Logged).ThenBy(e => e.Id)]);
+    public IReadOnlyList<Entry> Entries => entries;
 
-    public IEnumerable<Entry> Of(params EntryKind[] kinds) => Entries.Where(e => kinds.Contains(e.Kind));
+    public static PlantJournal UpTo(DateOnly today, IEnumerable<Entry> entries)
+    {
+        var inForce = entries.Where(e => !e.Struck && e.On <= today).ToList();
+        inForce.Sort(InOrder);
+        return new(inForce);
+    }
 
-    public Entry? Last(params EntryKind[] kinds) => Entries.LastOrDefault(e => kinds.Contains(e.Kind));
+    static int InOrder(Entry a, Entry b)
+    {
+        var order = a.On.CompareTo(b.On);
+        if (order == 0) order = a.Logged.CompareTo(b.Logged);
+        return order == 0 ? a.Id.CompareTo(b.Id) : order;
+    }
+
+    public IReadOnlyList<Entry> Of(EntryKind kind) => byKind.GetValueOrDefault(kind) ?? [];
+
+    public IEnumerable<Entry> Of(params EntryKind[] kinds) => kinds.Any(byKind.ContainsKey) ? entries.Where(e => kinds.Contains(e.Kind)) : [];
+
+    public Entry? Last(params ReadOnlySpan<EntryKind> kinds)
+    {
+        Entry? last = null;
+        foreach (var kind in kinds)
+            if (byKind.TryGetValue(kind, out var same) && (last is null || InOrder(same[^1], last) > 0)) last = same[^1];
+        return last;
+    }
 
     /// <summary>The last state of a kind among the entries that fit, such as what the bulbs looked like before a soak.</summary>
     public Seen<string>? State(EntryKind kind, Func<Entry, bool> when) =>
         Of(kind).LastOrDefault(when) is { Text: { } state } entry ? new(state, entry.On) : null;
 
     /// <summary>The first entry of these kinds on or after a day.</summary>
-    public Entry? FirstSince(DateOnly day, params EntryKind[] kinds) =>
-        Entries.FirstOrDefault(e => e.On >= day && kinds.Contains(e.Kind));
+    public Entry? FirstSince(DateOnly day, params ReadOnlySpan<EntryKind> kinds)
+    {
+        Entry? first = null;
+        foreach (var kind in kinds)
+            if (byKind.GetValueOrDefault(kind)?.Find(e => e.On >= day) is { } entry && (first is null || InOrder(entry, first) < 0)) first = entry;
+        return first;
+    }
 }

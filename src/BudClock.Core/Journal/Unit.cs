@@ -1,3 +1,5 @@
+using System.Runtime.CompilerServices;
+
 namespace BudClock.Core.Journal;
 
 /// <summary>What a number measures. Two quantities can be compared only within one dimension.</summary>
@@ -66,6 +68,11 @@ public sealed record Unit(string Symbol, Dimension Dimension, double Factor, dou
         Dimension.Share => Percent,
         _ => null,
     };
+
+    /// <summary>Each unit is there once, in <see cref="All"/>: the same unit is the same object.</summary>
+    public bool Equals(Unit? other) => ReferenceEquals(this, other);
+
+    public override int GetHashCode() => RuntimeHelpers.GetHashCode(this);
 
     public override string ToString() => Symbol;
 }

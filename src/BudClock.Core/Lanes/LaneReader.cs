@@ -23,26 +23,39 @@ public static class LaneReader
 
     static readonly Dictionary<EntryKind, string> Endings = new()
     {
-        [GrowthMatured] = "matured", [GrowthStopped] = "aborted", [RootsLost] = "lost", [SpikeLost] = "lost", [BloomEnded] = "faded",
-        [CutSpike] = "cut", [FlowerRemoved] = "cut", [Divided] = "divided off", [BloomOpened] = "opened", [Blooms] = "opened",
-        [LeavesGone] = "died back", [WinterRosette] = "died back",
+        [GrowthMatured] = "matured",
+        [GrowthStopped] = "aborted",
+        [RootsLost] = "lost",
+        [SpikeLost] = "lost",
+        [BloomEnded] = "faded",
+        [CutSpike] = "cut",
+        [FlowerRemoved] = "cut",
+        [Divided] = "divided off",
+        [BloomOpened] = "opened",
+        [Blooms] = "opened",
+        [LeavesGone] = "died back",
+        [WinterRosette] = "died back",
     };
 
     /// <summary>These end the lane of every organ, whichever they name.</summary>
     static readonly EntryKind[] EndsAll = [LeavesGone, WinterRosette];
 
-    public static IReadOnlyList<Lane> Read(PlantJournal journal) =>
-        [.. Table.SelectMany(signs => Read(signs, journal)).OrderBy(lane => lane.From).ThenBy(lane => lane.Kind).ThenBy(lane => lane.Organ, StringComparer.Ordinal)];
+    /// <summary>What each kind of entry opens and closes, so that a journal is walked once.</summary>
+    static readonly Dictionary<EntryKind, (LaneKind Kind, bool Opens, bool Closes)[]> BySign = Table
+        .SelectMany(signs => signs.Open.Concat(signs.Close)).Distinct()
+        .ToDictionary(kind => kind, kind => Table.Where(s => s.Open.Contains(kind) || s.Close.Contains(kind))
+            .Select(s => (s.Kind, s.Open.Contains(kind), s.Close.Contains(kind))).ToArray());
 
-    static List<Lane> Read(Signs signs, PlantJournal journal)
+    public static IReadOnlyList<Lane> Read(PlantJournal journal)
     {
-        var lanes = new List<Lane>();
+        var lanes = Table.Select(_ => new List<Lane>()).ToArray();
         foreach (var entry in journal.Entries)
-        {
-            if (signs.Close.Contains(entry.Kind) && Ends(signs.Kind, entry)) Close(lanes, entry);
-            if (signs.Open.Contains(entry.Kind) && ShowsLife(entry)) Open(lanes, entry, signs.Kind);
-        }
-        return lanes;
+            foreach (var (kind, opens, closes) in BySign.GetValueOrDefault(entry.Kind) ?? [])
+            {
+                if (closes && Ends(kind, entry)) Close(lanes[(int)kind], entry);
+                if (opens && ShowsLife(entry)) Open(lanes[(int)kind], entry, kind);
+            }
+        return [.. lanes.SelectMany(lane => lane).OrderBy(lane => lane.From).ThenBy(lane => lane.Kind).ThenBy(lane => lane.Organ, StringComparer.Ordinal)];
     }
 
     /// <summary>A count or length of nothing says that one looked, not that something moves.</summary>

@@ -38,7 +38,7 @@ static class GardenApi
         if (Days.Read(on) is { Fault: { } fault }) return Wrong($"on: {fault}");
         if (await glasshouse.TodayAsync() is not { } today || today.Find(tag) is not { } plant)
             return Results.Json(new { error = $"No plant here is tagged \"{tag}\"." }, statusCode: StatusCodes.Status404NotFound);
-        var assessment = today.OnDay(plant.Plant, Days.Read(on).Day ?? today.Day);
+        var assessment = await glasshouse.OnDayAsync(today, plant.Plant, Days.Read(on).Day ?? today.Day);
         return Results.Text(AdviceJson.Write(assessment), "application/json", Encoding.UTF8);
     }
 

@@ -26,9 +26,13 @@ public sealed class IndexModel(Glasshouse glasshouse) : GardenPage(glasshouse)
     [BindProperty(SupportsGet = true)]
     public bool Measure { get; set; }
 
-    public IActionResult OnGet() => IsHtmx ? Partial("_Board", View) : Page();
+    public RoundView View { get; private set; } = null!;
 
-    public RoundView View => RoundView.Of(Today, Place, Selected, Then, Measure);
+    public IActionResult OnGet()
+    {
+        View = RoundView.Of(Today, Place, Selected, Then, Measure);
+        return IsHtmx ? Partial("_Board", View) : Page();
+    }
 }
 
 /// <summary>What the Round shows.</summary>
@@ -42,6 +46,13 @@ public sealed record RoundView(GardenDay Today, RoundOfDay Round, RoundOfDay Eve
         if (then is not null && !round.AllAsking.Contains(chosen)) chosen = today.Find(then);
         return new(today, round, everywhere, place, chosen ?? round.AllAsking.FirstOrDefault(), chosen is null, measure);
     }
+
+    /// <summary>A nursery is walked place by place: more rows than this at once help nobody.</summary>
+    const int MostRows = 120;
+
+    /// <summary>How many of a list are shown: all where one place was chosen, else a fair share of the rows.</summary>
+    public int Rows(IReadOnlyCollection<Assessment> plants) =>
+        Place is null ? Math.Min(plants.Count, MostRows / Math.Max(3, Round.Asking.Count)) : plants.Count;
 
     public string Title => $"{Today.Day.ToString("dddd", CultureInfo.InvariantCulture)} round";
 

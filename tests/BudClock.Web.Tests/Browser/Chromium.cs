@@ -59,7 +59,7 @@ public sealed class Chromium : IDisposable
     public void Click(string css) => Waiting().Until(d =>
     {
         var element = d.FindElement(By.CssSelector(css));
-        Run("arguments[0].scrollIntoView({ block: 'center' })", element); // out from under the fixed note line, as a person would
+        Run("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", element); // out from under the fixed note line, as a person would
         element.Click();
         return true;
     });

@@ -59,7 +59,13 @@ public sealed class IndexModel(Glasshouse glasshouse, Logbook logbook) : GardenP
 
     public string Link(int page) => "/bench" + QueryString.Create(new Dictionary<string, string?>
     {
-        ["q"] = Q, ["place"] = Place, ["phase"] = Phase, ["sheet"] = Sheet, ["only"] = Only, ["sort"] = Sort, ["p"] = page > 1 ? $"{page}" : null,
+        ["q"] = Q,
+        ["place"] = Place,
+        ["phase"] = Phase,
+        ["sheet"] = Sheet,
+        ["only"] = Only,
+        ["sort"] = Sort,
+        ["p"] = page > 1 ? $"{page}" : null,
     }.Where(pair => !string.IsNullOrEmpty(pair.Value)));
 
     void Find()

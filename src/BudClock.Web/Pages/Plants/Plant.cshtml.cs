@@ -44,6 +44,18 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
             .Select(s => SeriesChart.Of(s, s.YearBefore(AllSeries))),
     ];
 
+    /// <summary>When the open spike is likely to flower.</summary>
+    public BloomForecast? Bloom
+    {
+        get
+        {
+            var kin = Today.Plants.Where(a => a.Plant.Tag != Plant.Tag && a.Plant.Genus is not null && a.Plant.Genus == Plant.Genus);
+            return BloomForecast.Of(
+                Assessment.Lanes, BloomForecast.Intervals(Assessment.Lanes, Plant.Acquired),
+                [.. kin.SelectMany(a => BloomForecast.Intervals(a.Lanes, a.Plant.Acquired))], Plant.Genus, Assessment.Situation?.Sheet, Today.Day);
+        }
+    }
+
     IReadOnlyList<OrganSeries> AllSeries => Assessment.Situation?.Series ?? [];
 
     public GrowthsFromAbove? Growths => GrowthsFromAbove.Of(Plant, Today.Day);
