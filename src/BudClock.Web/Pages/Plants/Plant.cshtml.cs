@@ -40,7 +40,7 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
     /// <summary>What was measured in the last two months, besides the roots of the root chart.</summary>
     public IReadOnlyList<SeriesChart> Series =>
     [
-        .. AllSeries.Where(s => s.Last.On > Today.Day.AddDays(-60) && !(s.Kind == EntryKinds.RootLength && Roots is not null))
+        .. AllSeries.Where(s => s.Points.Count > 1 && s.Last.On > Today.Day.AddDays(-60) && !(s.Kind == EntryKinds.RootLength && Roots is not null))
             .Select(s => SeriesChart.Of(s, s.YearBefore(AllSeries))),
     ];
 
