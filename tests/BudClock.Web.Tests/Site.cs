@@ -30,6 +30,9 @@ public sealed class Site : IAsyncDisposable
     /// <summary>A garden that has not been set up.</summary>
     public static Task<Site> EmptyAsync(DateOnly? day = null) => StartAsync(new() { DataFolder = "", Day = day });
 
+    /// <summary>A garden that has not been set up, by a clock of the test's.</summary>
+    public static Task<Site> AtAsync(TimeProvider time) => StartAsync(new() { DataFolder = "", Time = time });
+
     static async Task<Site> StartAsync(ServerOptions options)
     {
         var folder = Directory.CreateTempSubdirectory("bud-clock-");

@@ -48,16 +48,16 @@ public sealed record RootsSeen(IReadOnlyList<Measurement> Series, DateOnly? Chec
 
     public Seen<double>? Longest => Series is [.., var last] ? new(last.Cm, last.On) : null;
 
-    /// <summary>Reads the roots from the day the plant woke.</summary>
+    /// <summary>Reads the roots from the day the plant woke. Roots that were lost count no more, nor does their length.</summary>
     public static RootsSeen Read(PlantJournal journal, DateOnly? since)
     {
         if (since is not { } day) return None;
+        var lost = journal.Last(EntryKinds.RootsLost) is { } gone && gone.On >= day ? gone.On : (DateOnly?)null;
         var signs = journal.Of(EntryKinds.RootsStarted, EntryKinds.RootLength, EntryKinds.RootCount, EntryKinds.RootsAtBase)
-            .Where(e => e.On >= day).ToList();
+            .Where(e => e.On >= day && !(e.On <= lost)).ToList();
         var live = signs.Where(e => e.Amount is not { InBase: <= 0 }).ToList();
-        var lost = journal.Last(EntryKinds.RootsLost)?.On is { } gone && gone >= day && !live.Any(e => e.On > gone) ? gone : (DateOnly?)null;
-        return new(Lengths(live), signs.LastOrDefault()?.On, live.FirstOrDefault()?.On,
-            live.LastOrDefault(e => e.Kind == EntryKinds.RootsAtBase)?.On, lost);
+        return new(Lengths(live), signs.LastOrDefault()?.On ?? lost, live.FirstOrDefault()?.On,
+            live.LastOrDefault(e => e.Kind == EntryKinds.RootsAtBase)?.On, live.Count > 0 ? null : lost);
     }
 
     /// <summary>One length a day: the last one written down.</summary>
