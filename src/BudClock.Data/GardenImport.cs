@@ -25,11 +25,18 @@ public sealed class GardenImport(IDbContextFactory<GardenDb> databases)
         return new(plants, entries, readings);
     }
 
+    /// <summary>What the file leaves out of the garden stays as it is here.</summary>
     static async Task TakeGarden(GardenDb db, Garden garden)
     {
         var row = await db.Gardens.SingleOrDefaultAsync();
         if (row is null) db.Gardens.Add(row = new() { Name = garden.Name });
-        row.Take(garden);
+        if (garden == Garden.Unnamed) return;
+        row.Take(garden with
+        {
+            Latitude = garden.Latitude ?? row.Latitude,
+            Longitude = garden.Longitude ?? row.Longitude,
+            TimeZone = garden.TimeZone ?? row.TimeZone,
+        });
     }
 
     static async Task<Dictionary<string, int>> TakePlaces(GardenDb db, IReadOnlyList<Place> places)

@@ -120,6 +120,16 @@ public class GardenPagesTests
     }
 
     [Fact]
+    public async Task A_file_without_a_garden_of_its_own_leaves_this_one_as_it_is()
+    {
+        await using var site = await Site.DemoAsync();
+        await ImportAsync(site, """{ "format": "bud-clock-garden", "version": 1, "plants": [ { "tag": "NEW-01", "taxon": "Lycaste" } ] }""");
+        var garden = await site.PageAsync("/garden");
+        Assert.Equal(("Lighthouse glass", "51.5"), (garden.QuerySelector("#garden-name")!.GetAttribute("value"), garden.QuerySelector("#latitude")!.GetAttribute("value")));
+        Assert.NotNull((await site.PageAsync("/bench?q=new-01")).QuerySelector(".tile"));
+    }
+
+    [Fact]
     public async Task The_database_writes_through_to_the_disk()
     {
         await using var site = await Site.DemoAsync();

@@ -59,13 +59,13 @@ public sealed class GardenFileReader
 
     static Garden GardenItself(JsonPlace? at)
     {
-        if (at is not { } garden) return new("Garden");
+        if (at is not { } garden) return Journal.Garden.Unnamed;
         garden.Known("name", "latitude", "longitude", "timeZone", "units");
         var zone = garden.Text("timeZone");
         if (zone is not null && !TimeZoneInfo.TryFindSystemTimeZoneById(zone, out _))
             garden.Fault("timeZone", $"expected a time zone such as Europe/London, got \"{zone}\"");
         return new(
-            garden.Text("name") ?? "Garden", garden.Number("latitude", -90, 90), garden.Number("longitude", -180, 180), zone,
+            garden.Text("name") ?? Journal.Garden.Unnamed.Name, garden.Number("latitude", -90, 90), garden.Number("longitude", -180, 180), zone,
             garden.OneOf("units", ["metric", "us"]) == "us");
     }
 

@@ -7,6 +7,9 @@ namespace BudClock.Core.Journal;
 /// <param name="UsUnits">Bare numbers are read as inches, fluid ounces and °F.</param>
 public sealed record Garden(string Name, double? Latitude = null, double? Longitude = null, string? TimeZone = null, bool UsUnits = false)
 {
+    /// <summary>What a file without a garden of its own stands for.</summary>
+    public static readonly Garden Unnamed = new("Garden");
+
     public bool Southern => Latitude < 0;
 
     /// <summary>The day it is in the garden at an instant.</summary>

@@ -48,7 +48,7 @@ public sealed class IndexModel(Glasshouse glasshouse, GardenStore store, GardenI
         }
         var added = await import.ImportAsync(garden);
         Glasshouse.Forget();
-        Form = GardenForm.Of(garden.Garden);
+        Form = GardenForm.Of((await Glasshouse.TodayAsync())!.Garden);
         Done = $"Taken in: {added.Plants} new plants, {added.Entries} new entries, {added.Readings} new readings.";
         return Page();
     }
