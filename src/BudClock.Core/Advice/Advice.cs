@@ -1,3 +1,4 @@
+using BudClock.Core.Journal;
 using BudClock.Core.Measuring;
 
 namespace BudClock.Core.Advice;
@@ -17,6 +18,9 @@ public sealed record Advice(string Topic, string Rule, Verdict Verdict, DateOnly
 
     /// <summary>When the measured length is likely to get there.</summary>
     public Projection? Projection { get; init; }
+
+    /// <summary>The kind of entry that answers a question, where the advice asks one.</summary>
+    public EntryKind? AnsweredBy { get; init; }
 
     /// <summary>The last day of the span that opens at <see cref="Due"/>, where there is one.</summary>
     public DateOnly? Until { get; init; }

@@ -47,7 +47,7 @@ public sealed class Assessor
             Season = season,
             Series = SeriesReader.Read(journal, lanes, plant.Organs),
             Roots = RootsSeen.Read(journal, season.Woke),
-            Bulbs = journal.Last(EntryKinds.Bulbs) is { Text: { } state } bulbs ? new(state, bulbs.On) : null,
+            Bulbs = journal.State(EntryKinds.Bulbs, _ => true),
             CoolestNightC = coolestNightC,
         };
         var ahead = ExpectedLanes.Ahead(sheet, lanes, today, garden.Southern);

@@ -45,7 +45,7 @@ static class Flags
         var reason = due
             ? $"{what} {Dates.Ago(flag.Change.On, now.Today)}: {flag.Question}"
             : $"{what} {Dates.Ago(flag.Change.On, now.Today)}: look again {Dates.Range(flag.From, flag.To)}.";
-        return new(Topics.SecondLook, "K4", due ? Verdict.Look : Verdict.Hold, flag.From, reason, [.. BeforeAndNow(now, flag.Change.On)]) { Until = flag.To };
+        return new(Topics.SecondLook, "K4", due ? Verdict.Look : Verdict.Hold, flag.From, reason, [.. BeforeAndNow(now, flag.Change.On)]) { Until = flag.To, AnsweredBy = Looked };
     }
 
     /// <summary>The same things before and now, side by side: states, and what was measured.</summary>

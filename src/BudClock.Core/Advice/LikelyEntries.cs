@@ -24,7 +24,7 @@ public static class LikelyEntries
         var measure = new OneTap($"Roots", RootLength, Ask: length);
         var growth = new OneTap("Growth", GrowthHeight, Ask: length);
         if (assessment.Situation is not { } now || assessment.Main is not { } main) return [.. Usual, growth];
-        if (main.Topic == Topics.SecondLook && !main.Conditions.Any(c => c.Name == "bulbs now" && now.Season.FirstWater is not null))
+        if (main.AnsweredBy == Looked)
             return [Answer("better"), Answer("same"), Answer("worse"), .. Usual];
         if (main.Topic == Topics.Measure && MeasureAdviser.Next(now) is { } next && (next.Kind != RootLength || !now.Season.Waking))
             return [new(next.Name, next.Kind, Ask: length), .. Usual];

@@ -27,8 +27,8 @@ public sealed class SecondLookAdviser : IAdviser
 
         var from = water.On.AddDays((int)now.Needs(Rule, "water-from"));
         var to = water.On.AddDays((int)now.Needs(Rule, "water-to"));
-        var before = StateOn(now.Journal, e => e.On <= water.On);
-        var after = StateOn(now.Journal, e => e.On > water.On);
+        var before = now.Journal.State(EntryKinds.Bulbs, e => e.On <= water.On);
+        var after = now.Journal.State(EntryKinds.Bulbs, e => e.On > water.On);
         if (after?.Value == Plump) return null;
         if (after?.On >= from) return NotFilled(now, water, after);
 
@@ -46,7 +46,7 @@ public sealed class SecondLookAdviser : IAdviser
         if (now.Journal.FirstSince(after.On, RootSigns) is not null) return null;
         Condition[] conditions =
         [
-            Before(StateOn(now.Journal, e => e.On <= water.On), water),
+            Before(now.Journal.State(EntryKinds.Bulbs, e => e.On <= water.On), water),
             Condition.State("bulbs now", after, Plump, state => state == Plump),
         ];
         return new(Topics.SecondLook, Rule, Verdict.Look, now.Today,
@@ -55,6 +55,4 @@ public sealed class SecondLookAdviser : IAdviser
 
     static Condition Before(Seen<string>? before, Entry water) =>
         Condition.Known($"bulbs before {Dates.Short(water.On)}", before is null ? null : new Fact(before.Value), null, before?.On);
-
-    static Seen<string>? StateOn(PlantJournal journal, Func<Entry, bool> when) => journal.State(EntryKinds.Bulbs, when);
 }

@@ -36,6 +36,15 @@ public class FlagsTests
     }
 
     [Fact]
+    public void A_flag_is_answered_as_a_flag_also_on_a_plant_whose_bulbs_were_looked_at()
+    {
+        var plant = Waking(
+            Roots(Today.AddDays(-40), 11), At(Today.AddDays(-38), EntryKinds.Soaked), Bulbs(Today.AddDays(-34), "plump"),
+            At(Today.AddDays(-22), EntryKinds.Repotted));
+        Assert.Equal(["better", "same", "worse"], LikelyEntries.For(Assess(plant)).Take(3).Select(tap => tap.Text));
+    }
+
+    [Fact]
     public void Before_and_now_stand_side_by_side()
     {
         var plant = Hoya(
