@@ -51,12 +51,11 @@ static void PlainRead(string file)
 
 static (TimeSpan Time, long Bytes) OnePlant(Plant plant, DateOnly day)
 {
-    var garden = new Garden("Bench", 51.5, 0.7, "Europe/London");
-    var night = new Seen<double>(14, day);
-    for (var i = 0; i < 2000; i++) Assessor.Shipped.Assess(plant, garden, night, day);
+    var around = new Surroundings(new("Bench", 51.5, 0.7, "Europe/London")) { CoolestNightC = new(14, day) };
+    for (var i = 0; i < 2000; i++) Assessor.Shipped.Assess(plant, around, day);
     const int rounds = 2000;
     var before = GC.GetAllocatedBytesForCurrentThread();
-    var time = Best(5, () => { for (var i = 0; i < rounds; i++) Assessor.Shipped.Assess(plant, garden, night, day); }) / rounds;
+    var time = Best(5, () => { for (var i = 0; i < rounds; i++) Assessor.Shipped.Assess(plant, around, day); }) / rounds;
     return (time, (GC.GetAllocatedBytesForCurrentThread() - before) / rounds / 5);
 }
 

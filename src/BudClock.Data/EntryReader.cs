@@ -9,37 +9,44 @@ namespace BudClock.Data;
 /// </summary>
 static class EntryReader
 {
-    const string Sql = """SELECT PlantId, Id, "On", Kind, Organ, Value, Unit, Text, Logged, Act, Struck FROM Entries ORDER BY PlantId, Logged, Id""";
+    const string Sql = """SELECT PlantId, Id, "On", Kind, Organ, Value, Unit, Text, Logged, Struck, File, {0} FROM Entries ORDER BY PlantId, Logged, Id""";
 
     /// <summary>The entries of each plant by its key, in the order in which they were written down.</summary>
-    public static async Task<Dictionary<int, List<Entry>>> ReadAllAsync(GardenDb db)
+    /// <param name="acts">Read the acts too, which nothing but an export and the undo need.</param>
+    public static async Task<Dictionary<int, List<Entry>>> ReadAllAsync(GardenDb db, bool acts)
     {
+        var days = new Dictionary<string, DateOnly>();
         await db.Database.OpenConnectionAsync();
         await using var command = db.Database.GetDbConnection().CreateCommand();
-        command.CommandText = Sql;
+        command.CommandText = string.Format(System.Globalization.CultureInfo.InvariantCulture, Sql, acts ? "Act" : "NULL");
         await using var rows = await command.ExecuteReaderAsync();
         var byPlant = new Dictionary<int, List<Entry>>();
         var (plant, entries) = (0, new List<Entry>());
         while (rows.Read())
         {
             if (rows.GetInt32(0) is var next && next != plant) byPlant[plant = next] = entries = [];
-            entries.Add(Entry(rows));
+            entries.Add(Entry(rows, days));
         }
         return byPlant;
     }
 
-    static Entry Entry(System.Data.Common.DbDataReader row) => new()
+    static Entry Entry(System.Data.Common.DbDataReader row, Dictionary<string, DateOnly> days) => new()
     {
         Id = row.GetGuid(1),
-        On = DateOnly.Parse(row.GetString(2), null),
+        On = Day(row.GetString(2), days),
         Kind = EntryKinds.Find(row.GetString(3)) ?? throw new InvalidDataException($"Entry {row.GetGuid(1)} has the unknown kind \"{row.GetString(3)}\"."),
         Organ = Text(row, 4),
         Amount = row.IsDBNull(5) ? null : new(row.GetDouble(5), Text(row, 6) is { } unit ? Unit.Find(unit) : null),
         Text = Text(row, 7),
         Logged = new(row.GetInt64(8), TimeSpan.Zero),
-        Act = row.GetGuid(9),
-        Struck = row.GetBoolean(10),
+        Struck = row.GetBoolean(9),
+        File = Text(row, 10),
+        Act = row.IsDBNull(11) ? Guid.Empty : row.GetGuid(11),
     };
+
+    /// <summary>A thousand days stand for all entries, so each is parsed once.</summary>
+    static DateOnly Day(string written, Dictionary<string, DateOnly> days) =>
+        days.TryGetValue(written, out var day) ? day : days[written] = DateOnly.Parse(written, System.Globalization.CultureInfo.InvariantCulture);
 
     static string? Text(System.Data.Common.DbDataReader row, int column) => row.IsDBNull(column) ? null : row.GetString(column);
 }

@@ -14,6 +14,7 @@ public static class GardenDatabase
     /// <summary>Adds the garden of a data folder. Foreign keys on; every commit reaches the disk before it is acknowledged.</summary>
     public static IServiceCollection AddGarden(this IServiceCollection services, string dataFolder) => services
         .AddDbContextFactory<GardenDb>(options => Configure(options, Path.Combine(dataFolder, FileName)))
+        .AddSingleton(new PictureFolder(dataFolder))
         .AddSingleton<GardenStore>()
         .AddSingleton<GardenImport>();
 

@@ -11,6 +11,7 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
     public DbSet<PlaceRow> Places => Set<PlaceRow>();
     public DbSet<PlantRow> Plants => Set<PlantRow>();
     public DbSet<OrganRow> Organs => Set<OrganRow>();
+    public DbSet<ForecastKeptRow> ForecastsKept => Set<ForecastKeptRow>();
     public DbSet<EntryRow> Entries => Set<EntryRow>();
     public DbSet<ReadingRow> Readings => Set<ReadingRow>();
     public DbSet<ForecastRow> Forecast => Set<ForecastRow>();
@@ -30,8 +31,10 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
                 schools => JsonSerializer.Serialize(schools, JsonSerializerOptions.Default),
                 json => JsonSerializer.Deserialize<Dictionary<string, string>>(json, JsonSerializerOptions.Default)!,
                 ValueComparer.CreateDefault<Dictionary<string, string>>(favorStructuralComparisons: false));
+            plant.Property(p => p.Version).IsConcurrencyToken();
             plant.HasOne(p => p.Place).WithMany().HasForeignKey(p => p.PlaceId).OnDelete(DeleteBehavior.SetNull);
             plant.HasMany(p => p.Organs).WithOne().HasForeignKey(o => o.PlantId);
+            plant.HasMany(p => p.Forecasts).WithOne().HasForeignKey(f => f.PlantId);
             plant.HasMany(p => p.Entries).WithOne().HasForeignKey(e => e.PlantId);
         });
         model.Entity<OrganRow>().HasIndex(o => new { o.PlantId, o.Key }).IsUnique();

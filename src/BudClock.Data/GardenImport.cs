@@ -54,7 +54,7 @@ public sealed class GardenImport(IDbContextFactory<GardenDb> databases)
 
     static async Task<(int Plants, int Entries)> TakePlants(GardenDb db, IReadOnlyList<Plant> plants, Dictionary<string, int> places)
     {
-        var known = await db.Plants.Include(p => p.Organs).ToDictionaryAsync(p => p.Tag, StringComparer.OrdinalIgnoreCase);
+        var known = await db.Plants.Include(p => p.Organs).Include(p => p.Forecasts).AsSplitQuery().ToDictionaryAsync(p => p.Tag, StringComparer.OrdinalIgnoreCase);
         var ids = (await db.Entries.Select(e => e.Id).ToListAsync()).ToHashSet();
         var (addedPlants, addedEntries) = (0, 0);
         foreach (var plant in plants)
@@ -66,6 +66,7 @@ public sealed class GardenImport(IDbContextFactory<GardenDb> databases)
             }
             row.Take(plant, plant.Place is { } place ? places[place] : null);
             foreach (var organ in plant.Organs.Where(organ => row.Organs.All(o => o.Key != organ.Id))) row.Organs.Add(organ.ToRow());
+            foreach (var kept in plant.Forecasts.Where(kept => row.Forecasts.All(f => (f.Of, f.Organ, f.Made) != (kept.Of, kept.Organ, kept.Made)))) row.Forecasts.Add(kept.ToRow());
             foreach (var entry in plant.Entries.Where(entry => ids.Add(entry.Id)))
             {
                 row.Entries.Add(entry.ToRow());

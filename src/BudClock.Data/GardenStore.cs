@@ -3,19 +3,24 @@ using Microsoft.EntityFrameworkCore;
 
 namespace BudClock.Data;
 
+/// <summary>What is written into one plant's journal in one act.</summary>
+public sealed record PlantEntries(string Tag, IReadOnlyList<Entry> Entries, IReadOnlyList<Organ> Organs);
+
 /// <summary>Reads and writes the garden. What a method has returned from is on disk.</summary>
 public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
 {
     /// <summary>The whole garden; null before it has been set up.</summary>
     /// <param name="readingsSince">Leave out older readings; all by default.</param>
-    public async Task<GardenRecord?> ReadAsync(DateTimeOffset? readingsSince = null)
+    /// <param name="acts">Read which entries were written in one act; only an export needs that.</param>
+    public async Task<GardenRecord?> ReadAsync(DateTimeOffset? readingsSince = null, bool acts = true)
     {
         await using var db = await databases.CreateDbContextAsync();
         if (await db.Gardens.AsNoTracking().SingleOrDefaultAsync() is not { } garden) return null;
         var places = await db.Places.AsNoTracking().OrderBy(p => p.Position).ToListAsync();
         var plants = await db.Plants.AsNoTracking().Include(p => p.Place).OrderBy(p => p.Tag).ToListAsync();
         var organs = (await db.Organs.AsNoTracking().ToListAsync()).ToLookup(o => o.PlantId);
-        var entries = await EntryReader.ReadAllAsync(db);
+        var forecasts = (await db.ForecastsKept.AsNoTracking().ToListAsync()).ToLookup(f => f.PlantId);
+        var entries = await EntryReader.ReadAllAsync(db, acts);
         var codes = places.ToDictionary(p => p.Id, p => p.Code);
         var since = readingsSince?.UtcTicks ?? 0;
         var readings = await db.Readings.AsNoTracking().Where(r => r.At >= since).OrderBy(r => r.PlaceId).ThenBy(r => r.At).ToListAsync();
@@ -23,7 +28,7 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         return new(
             garden.ToGarden(),
             [.. places.Select(p => p.ToPlace())],
-            [.. plants.Select(p => p.ToPlant(organs[p.Id], entries.GetValueOrDefault(p.Id) ?? []))],
+            [.. plants.Select(p => p.ToPlant(organs[p.Id], forecasts[p.Id], entries.GetValueOrDefault(p.Id) ?? []))],
             [.. readings.Select(r => new ClimateReading(codes[r.PlaceId], new(r.At, TimeSpan.Zero), r.TemperatureC, r.HumidityPct))],
             [.. forecast.Select(f => new ForecastDay(codes[f.PlaceId], f.On, f.MinC, f.MaxC))]);
     }
@@ -32,9 +37,9 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     public async Task<Plant?> ReadPlantAsync(string tag)
     {
         await using var db = await databases.CreateDbContextAsync();
-        var row = await db.Plants.AsNoTracking().Include(p => p.Place).Include(p => p.Organs).Include(p => p.Entries)
+        var row = await db.Plants.AsNoTracking().Include(p => p.Place).Include(p => p.Organs).Include(p => p.Forecasts).Include(p => p.Entries)
             .AsSplitQuery().FirstOrDefaultAsync(p => p.Tag == tag);
-        return row?.ToPlant(row.Organs, [.. row.Entries.OrderBy(e => e.Logged).ThenBy(e => e.Id).Select(Mapping.ToEntry)]);
+        return row?.ToPlant(row.Organs, row.Forecasts, [.. row.Entries.OrderBy(e => e.Logged).ThenBy(e => e.Id).Select(Mapping.ToEntry)]);
     }
 
     /// <summary>The readings of a place between two moments.</summary>
@@ -80,13 +85,60 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     }
 
     /// <summary>Adds a plant, or changes the one of that tag. Its journal and organs are left as they are.</summary>
-    public async Task SavePlantAsync(Plant plant)
+    /// <returns>False, with nothing changed, when it was changed since it was read: its version has moved on.</returns>
+    public async Task<bool> SavePlantAsync(Plant plant, params IReadOnlyList<Entry> entries)
     {
         await using var db = await databases.CreateDbContextAsync();
         var row = await db.Plants.FirstOrDefaultAsync(p => p.Tag == plant.Tag);
         if (row is null) db.Plants.Add(row = new PlantRow { Tag = plant.Tag });
+        if (row.Version != plant.Version) return false;
         var placeId = await db.Places.Where(p => p.Code == plant.Place).Select(p => (int?)p.Id).FirstOrDefaultAsync();
         row.Take(plant, placeId);
+        Add(db, row, entries);
+        try
+        {
+            await db.SaveChangesAsync();
+            return true;
+        }
+        catch (DbUpdateConcurrencyException)
+        {
+            return false;
+        }
+    }
+
+    /// <summary>Puts a plant into another place.</summary>
+    public async Task MovePlantAsync(string tag, string place)
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        var row = await db.Plants.FirstOrDefaultAsync(p => p.Tag == tag);
+        var to = await db.Places.Where(p => p.Code == place).Select(p => (int?)p.Id).FirstOrDefaultAsync();
+        if (row is null || to is null || row.PlaceId == to) return;
+        (row.PlaceId, row.Version) = (to, row.Version + 1);
+        await db.SaveChangesAsync();
+    }
+
+    /// <summary>Declares an organ, or changes the one of that id.</summary>
+    public async Task<bool> SaveOrganAsync(string tag, Organ organ)
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        if (await db.Plants.Include(p => p.Organs).FirstOrDefaultAsync(p => p.Tag == tag) is not { } plant) return false;
+        if (plant.Organs.FirstOrDefault(o => o.Key == organ.Id) is { } known) (known.Label, known.Parent) = (organ.Label, organ.Parent);
+        else plant.Organs.Add(organ.ToRow());
+        await db.SaveChangesAsync();
+        return true;
+    }
+
+    /// <summary>Keeps forecasts as they were made; the last one of a day stands for it.</summary>
+    public async Task KeepForecastsAsync(string tag, IReadOnlyList<Core.Measuring.Forecast> forecasts)
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        var plant = await db.Plants.Where(p => p.Tag == tag).Select(p => p.Id).FirstAsync();
+        foreach (var row in forecasts.Select(Mapping.ToRow))
+        {
+            row.PlantId = plant;
+            await db.ForecastsKept.Where(f => f.PlantId == plant && f.Of == row.Of && f.Organ == row.Organ && f.Made == row.Made).ExecuteDeleteAsync();
+            db.ForecastsKept.Add(row);
+        }
         await db.SaveChangesAsync();
     }
 
@@ -107,23 +159,31 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         await db.SaveChangesAsync();
     }
 
-    /// <summary>Writes entries into plants' journals by tag, all or none.</summary>
+    /// <summary>Writes entries, and the organs that they start, into plants' journals by tag, all or none.</summary>
     /// <returns>False when there is no plant of one of the tags.</returns>
-    public async Task<bool> LogAsync(IReadOnlyDictionary<string, IReadOnlyList<Entry>> entriesByTag)
+    public async Task<bool> LogAsync(IReadOnlyList<PlantEntries> written)
     {
         await using var db = await databases.CreateDbContextAsync();
-        var tags = entriesByTag.Keys.ToList();
-        var plants = await db.Plants.Where(p => tags.Contains(p.Tag)).ToDictionaryAsync(p => p.Tag, p => p.Id, StringComparer.OrdinalIgnoreCase);
+        var tags = written.Select(w => w.Tag).ToList();
+        var plants = await db.Plants.Where(p => tags.Contains(p.Tag)).ToDictionaryAsync(p => p.Tag, StringComparer.OrdinalIgnoreCase);
         if (plants.Count < tags.Count) return false;
-        foreach (var (tag, entries) in entriesByTag)
-            foreach (var entry in entries)
-            {
-                var row = entry.ToRow();
-                row.PlantId = plants[tag];
-                db.Entries.Add(row);
-            }
+        foreach (var (tag, entries, organs) in written)
+        {
+            var plant = plants[tag];
+            Add(db, plant, entries);
+            plant.Organs.AddRange(organs.Select(Mapping.ToRow));
+        }
         await db.SaveChangesAsync();
         return true;
+    }
+
+    static void Add(GardenDb db, PlantRow plant, IEnumerable<Entry> entries)
+    {
+        foreach (var entry in entries)
+        {
+            plant.Entries.Add(entry.ToRow());
+            db.Entry(plant.Entries[^1]).State = EntityState.Added; // its key is set already
+        }
     }
 
     /// <summary>Strikes or restores one entry of a plant.</summary>

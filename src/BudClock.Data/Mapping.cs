@@ -1,4 +1,5 @@
 using BudClock.Core.Journal;
+using BudClock.Core.Measuring;
 
 namespace BudClock.Data;
 
@@ -14,7 +15,7 @@ static class Mapping
     public static Place ToPlace(this PlaceRow row) => new(row.Code, row.Name, row.Setting);
 
     /// <summary>A plant with its organs and entries, in the order in which they were written down.</summary>
-    public static Plant ToPlant(this PlantRow row, IEnumerable<OrganRow> organs, IReadOnlyList<Entry> entries) => new()
+    public static Plant ToPlant(this PlantRow row, IEnumerable<OrganRow> organs, IEnumerable<ForecastKeptRow> forecasts, IReadOnlyList<Entry> entries) => new()
     {
         Tag = row.Tag,
         Name = row.Name,
@@ -25,7 +26,14 @@ static class Mapping
         Pot = row.PotDiameterCm is null && row.PotHeightCm is null && row.PotKind is null ? null : new(row.PotDiameterCm, row.PotHeightCm, row.PotKind),
         Medium = row.Medium,
         Doubtful = row.Doubtful,
+        Synonyms = row.Synonyms,
+        Parent = row.Parent,
+        Origin = row.Origin,
+        Source = row.Source,
+        QuarantineUntil = row.QuarantineUntil,
+        Version = row.Version,
         Schools = new(row.Schools),
+        Forecasts = [.. forecasts.OrderBy(f => f.Id).Select(f => new Forecast(f.Of, f.Organ, f.Made, f.From, f.Likely, f.To, f.Source))],
         Organs = [.. organs.OrderBy(o => o.Id).Select(o => new Organ(o.Key, o.Kind, o.Label, o.Parent))],
         Entries = entries,
     };
@@ -35,7 +43,20 @@ static class Mapping
         (row.Name, row.Taxon, row.Sheet, row.PlaceId, row.Acquired) = (plant.Name, plant.Taxon, plant.Sheet, placeId, plant.Acquired);
         (row.PotDiameterCm, row.PotHeightCm, row.PotKind) = (plant.Pot?.DiameterCm, plant.Pot?.HeightCm, plant.Pot?.Kind);
         (row.Medium, row.Doubtful, row.Schools) = (plant.Medium, plant.Doubtful, new(plant.Schools.All));
+        (row.Synonyms, row.Parent, row.Origin, row.Source, row.QuarantineUntil) = ([.. plant.Synonyms], plant.Parent, plant.Origin, plant.Source, plant.QuarantineUntil);
+        row.Version++;
     }
+
+    public static ForecastKeptRow ToRow(this Forecast forecast) => new()
+    {
+        Of = forecast.Of,
+        Organ = forecast.Organ,
+        Made = forecast.Made,
+        From = forecast.From,
+        Likely = forecast.Likely,
+        To = forecast.To,
+        Source = forecast.Source,
+    };
 
     public static OrganRow ToRow(this Organ organ) => new() { Key = organ.Id, Kind = organ.Kind, Label = organ.Label, Parent = organ.Parent };
 
@@ -47,6 +68,7 @@ static class Mapping
         Organ = row.Organ,
         Amount = row.Value is { } value ? new(value, row.Unit is null ? null : Unit.Find(row.Unit)) : null,
         Text = row.Text,
+        File = row.File,
         Logged = new DateTimeOffset(row.Logged, TimeSpan.Zero),
         Act = row.Act,
         Struck = row.Struck,
@@ -61,6 +83,7 @@ static class Mapping
         Value = entry.Amount?.Value,
         Unit = entry.Amount?.Unit?.Symbol,
         Text = entry.Text,
+        File = entry.File,
         Logged = entry.Logged.UtcTicks,
         Act = entry.Act,
         Struck = entry.Struck,

@@ -35,10 +35,32 @@ public sealed class PlantRow
     public string? PotKind { get; set; }
     public string? Medium { get; set; }
     public bool Doubtful { get; set; }
+    public List<string> Synonyms { get; set; } = [];
+    public string? Parent { get; set; }
+    public string? Origin { get; set; }
+    public string? Source { get; set; }
+    public DateOnly? QuarantineUntil { get; set; }
+    /// <summary>Counts the changes of the plant's details, so that two windows do not overwrite each other unseen.</summary>
+    public int Version { get; set; }
     /// <summary>Question to school, as a JSON object.</summary>
     public Dictionary<string, string> Schools { get; set; } = [];
     public List<OrganRow> Organs { get; set; } = [];
+    public List<ForecastKeptRow> Forecasts { get; set; } = [];
     public List<EntryRow> Entries { get; set; } = [];
+}
+
+/// <summary>A forecast of an organ's next turn as it was made.</summary>
+public sealed class ForecastKeptRow
+{
+    public int Id { get; set; }
+    public int PlantId { get; set; }
+    public required string Of { get; set; }
+    public string? Organ { get; set; }
+    public DateOnly Made { get; set; }
+    public DateOnly From { get; set; }
+    public DateOnly Likely { get; set; }
+    public DateOnly To { get; set; }
+    public required string Source { get; set; }
 }
 
 public sealed class OrganRow
@@ -62,6 +84,7 @@ public sealed class EntryRow
     public double? Value { get; set; }
     public string? Unit { get; set; }
     public string? Text { get; set; }
+    public string? File { get; set; }
     /// <summary>UTC ticks, which SQLite can order.</summary>
     public long Logged { get; set; }
     public Guid Act { get; set; }

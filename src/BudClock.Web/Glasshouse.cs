@@ -27,7 +27,7 @@ public sealed class Glasshouse(GardenStore store, Clock clock)
         try
         {
             if (today is { } meanwhile && meanwhile.Day == clock.Today(meanwhile.Garden)) return meanwhile;
-            if (await store.ReadAsync(readingsSince: clock.GetUtcNow() - Spoken) is not { } record) return today = null;
+            if (await store.ReadAsync(readingsSince: clock.GetUtcNow() - Spoken, acts: false) is not { } record) return today = null;
             return today = new GardenDay(record, clock.Today(record.Garden));
         }
         finally
@@ -56,7 +56,7 @@ public sealed class Glasshouse(GardenStore store, Clock clock)
         if (day == kept.Day) return kept.Find(plant.Tag)!;
         var end = new DateTimeOffset(day.AddDays(2), TimeOnly.MinValue, TimeSpan.Zero);
         var readings = plant.Place is { } place ? await store.ReadingsAsync(place, end - Spoken - TimeSpan.FromDays(1), end) : [];
-        return Assessor.Shipped.Assess(plant, kept.Garden, Nights.Coolest(plant.Place, day, kept.Garden, readings), day);
+        return Assessor.Shipped.Assess(plant, kept.Around(plant) with { CoolestNightC = Nights.Coolest(plant.Place, day, kept.Garden, readings) }, day);
     }
 
     /// <summary>Forgets everything, after the garden, a place or the weather changed.</summary>
@@ -68,17 +68,19 @@ public sealed class GardenDay
 {
     readonly ImmutableSortedDictionary<string, Assessment> byTag;
     readonly Dictionary<string, Seen<double>?> coolest;
+    readonly KinRecord kin;
 
     public GardenDay(GardenRecord record, DateOnly day)
     {
         (Garden, Places, Day) = (record.Garden, record.Places, day);
         var readings = record.Readings.ToLookup(r => r.Place);
+        kin = new(record.Plants, day);
         coolest = record.Places.ToDictionary(p => p.Code, p => Nights.Coolest(p.Code, day, record.Garden, readings[p.Code]));
-        byTag = record.Plants.ToImmutableSortedDictionary(p => p.Tag, Assess, StringComparer.OrdinalIgnoreCase);
+        byTag = record.Plants.Select(Assess).ToImmutableSortedDictionary(a => a.Plant.Tag, a => a, StringComparer.OrdinalIgnoreCase);
     }
 
     GardenDay(GardenDay other, ImmutableSortedDictionary<string, Assessment> byTag) =>
-        (Garden, Places, Day, coolest, this.byTag) = (other.Garden, other.Places, other.Day, other.coolest, byTag);
+        (Garden, Places, Day, coolest, kin, this.byTag) = (other.Garden, other.Places, other.Day, other.coolest, other.kin, byTag);
 
     public DateOnly Day { get; }
     public Garden Garden { get; }
@@ -92,7 +94,7 @@ public sealed class GardenDay
     {
         var here = Plants.Where(a => !a.Gone && a.Plant.Place is not null).ToLookup(a => a.Plant.Place!, a => a.Plant.Tag);
         var places = Places.SelectMany(p => (string[])[p.Name, p.Code], (place, name) => (place, name)).DistinctBy(p => p.name, StringComparer.OrdinalIgnoreCase);
-        return new(Tags, day ?? Day, Garden.UsUnits) { Places = places.ToDictionary(p => p.name, p => (IReadOnlyList<string>)[.. here[p.place.Code]]) };
+        return new(Tags, day ?? Day, Garden.UsUnits) { Books = tag => Find(tag)?.Book, Places = places.ToDictionary(p => p.name, p => (IReadOnlyList<string>)[.. here[p.place.Code]]) };
     }
 
     /// <summary>The plant of that tag in any case, or null.</summary>
@@ -104,5 +106,7 @@ public sealed class GardenDay
 
     public GardenDay With(Plant plant) => new(this, byTag.SetItem(plant.Tag, Assess(plant)));
 
-    Assessment Assess(Plant plant) => Assessor.Shipped.Assess(plant, Garden, CoolestNightC(plant.Place), Day);
+    public Surroundings Around(Plant plant) => new(Garden) { CoolestNightC = CoolestNightC(plant.Place), Kin = kin.Intervals };
+
+    Assessment Assess(Plant plant) => Assessor.Shipped.Assess(plant, Around(plant), Day);
 }

@@ -2,6 +2,7 @@ using System.Globalization;
 using BudClock.Data;
 using BudClock.Web.Api;
 using BudClock.Web.Demo;
+using BudClock.Web.Photos;
 using BudClock.Web.StandIns;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.Http.Features;
@@ -47,6 +48,7 @@ public static class Server
         services.AddSingleton(options);
         services.AddSingleton<Glasshouse>();
         services.AddSingleton<Logbook>();
+        services.AddSingleton<PictureBook>();
         services.AddDataProtection().SetApplicationName("Bud Clock")
             .PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(options.DataFolder, "keys")));
         services.Configure<FormOptions>(form => form.ValueLengthLimit = LargestUpload);
@@ -64,6 +66,7 @@ public static class Server
         app.UseRouting();
         app.MapRazorPages();
         app.MapGardenApi();
+        app.MapPictures();
     }
 
     /// <summary>Nothing comes from elsewhere, and nothing runs that is not a file of ours.</summary>
@@ -86,6 +89,8 @@ public static class Server
     {
         await GardenDatabase.PrepareAsync(services.GetRequiredService<IDbContextFactory<GardenDb>>());
         if (!options.Demo || await services.GetRequiredService<GardenStore>().ReadAsync() is not null) return;
-        await services.GetRequiredService<GardenImport>().ImportAsync(DemoGarden.Read());
+        var demo = DemoGarden.Read();
+        await services.GetRequiredService<GardenImport>().ImportAsync(demo);
+        await new SimulatedCamera(services.GetRequiredService<PictureFolder>(), services.GetRequiredService<GardenStore>()).TakeAsync(demo.Plants, DemoGarden.Pictured);
     }
 }

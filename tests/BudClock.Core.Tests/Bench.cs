@@ -33,6 +33,11 @@ static class Bench
     public static Entry At(string on, EntryKind kind, Quantity? amount = null, string? text = null) =>
         At(DateOnly.ParseExact(on, "yyyy-MM-dd", null), kind, amount, text);
 
+    /// <summary>The same entry, about an organ.</summary>
+    public static Entry Of(this Entry entry, string organ) => entry with { Organ = organ };
+
+    public static Quantity Cm(double value) => new(value, Unit.Cm);
+
     public static Entry At(DateOnly on, EntryKind kind, Quantity? amount = null, string? text = null) => new()
     {
         Id = Guid.CreateVersion7(),
@@ -44,7 +49,9 @@ static class Bench
     };
 
     public static Assessment Assess(Plant plant, DateOnly? on = null, Seen<double>? night = null, bool coldUnknown = false) =>
-        Assessor.Shipped.Assess(plant, new Core.Journal.Garden("Glass", 51.5, 0.7, "Europe/London"), coldUnknown ? null : night ?? Mild, on ?? Today);
+        Assessor.Shipped.Assess(plant, Around with { CoolestNightC = coldUnknown ? null : night ?? Mild }, on ?? Today);
+
+    public static readonly Surroundings Around = new(new Core.Journal.Garden("Glass", 51.5, 0.7, "Europe/London"));
 
     /// <summary>The advice of one rule, or null when it is silent.</summary>
     public static Core.Advice.Advice? Rule(this Assessment assessment, string rule) => assessment.Advice.SingleOrDefault(a => a.Rule == rule);

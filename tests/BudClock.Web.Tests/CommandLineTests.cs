@@ -48,13 +48,13 @@ public class CommandLineTests
         string At(string name) => Path.Combine(folder.FullName, name);
         await File.WriteAllBytesAsync(At("in.json"), await site.Http.GetByteArrayAsync("/api/garden", Stop), Stop);
 
-        Assert.StartsWith("Sound: 16 plants", (await RunAsync("check", At("in.json"))).Out);
-        Assert.StartsWith("Added 16 plants", (await RunAsync("import", At("in.json"), "--data", At("a"))).Out);
+        Assert.StartsWith("Sound: 36 plants", (await RunAsync("check", At("in.json"))).Out);
+        Assert.StartsWith("Added 36 plants", (await RunAsync("import", At("in.json"), "--data", At("a"))).Out);
         Assert.Equal("Added 0 plants, 0 entries, 0 readings.\n", (await RunAsync("import", At("in.json"), "--data", At("a"))).Out);
-        Assert.Equal(0, (await RunAsync("backup", At("copy.db"), "--data", At("a"))).Code);
-        Assert.Equal(0, (await RunAsync("restore", At("copy.db"), "--data", At("b"))).Code);
+        Assert.Equal(0, (await RunAsync("backup", At("copy.zip"), "--data", At("a"))).Code);
+        Assert.Equal(0, (await RunAsync("restore", At("copy.zip"), "--data", At("b"))).Code);
         Assert.Equal(await File.ReadAllTextAsync(At("in.json"), Stop), (await RunAsync("export", "--data", At("b"))).Out);
-        Assert.Equal(2, (await RunAsync("restore", At("copy.db"), "--data", At("b"))).Code);
+        Assert.Equal(2, (await RunAsync("restore", At("copy.zip"), "--data", At("b"))).Code);
         Assert.Equal(2, (await RunAsync("restore", At("in.json"), "--data", At("c"))).Code);
         folder.Delete(recursive: true);
     }

@@ -49,7 +49,7 @@ public class NotePageTests
         await site.PostAsync("/notes", ("text", "cal-02 roots 10.5 cm, bulbs plump"));
         await site.PostAsync("/notes?handler=Undo");
         var page = await site.PageAsync("/plants/CAL-02");
-        Assert.Equal(["Bulbs plump", "Roots 10.5 cm"], page.QuerySelectorAll(".log .struck .words").Select(e => e.Words()).Order());
+        Assert.Equal(["Bulbs plump", "Roots 10.5 cm growth 2031"], page.QuerySelectorAll(".log .struck .words").Select(e => e.Words()).Order());
         Assert.Contains("Roots 8.5 of 10 cm", page.QuerySelector(".advice").Words());
 
         var id = page.QuerySelectorAll(".log .struck").Single(e => e.Words().Contains("Roots")).QuerySelector("input[name=entry]")!.GetAttribute("value")!;

@@ -34,7 +34,7 @@ public class RoundPageTests
     {
         await using var site = await Site.DemoAsync();
         var page = await site.PageAsync("/?place=frame");
-        Assert.Equal(["LYC-04", "NER-03"], page.QuerySelectorAll(".row-plant").Select(row => row.GetAttribute("data-tag")!).Order());
+        Assert.Equal(["LYC-04", "MIL-01", "NER-03", "ZAN-01"], page.QuerySelectorAll(".row-plant").Select(row => row.GetAttribute("data-tag")!).Order());
     }
 
     [Fact]

@@ -10,6 +10,7 @@ public sealed class Site : IAsyncDisposable
 {
     readonly WebApplication app;
     readonly DirectoryInfo folder;
+    bool stopped;
 
     Site(WebApplication app, DirectoryInfo folder)
     {
@@ -33,12 +34,39 @@ public sealed class Site : IAsyncDisposable
     /// <summary>A garden that has not been set up, by a clock of the test's.</summary>
     public static Task<Site> AtAsync(TimeProvider time) => StartAsync(new() { DataFolder = "", Time = time });
 
-    static async Task<Site> StartAsync(ServerOptions options)
+    /// <summary>The same garden, stopped and started again on another day.</summary>
+    public async Task<Site> AgainAsync(DateOnly day)
     {
-        var folder = Directory.CreateTempSubdirectory("bud-clock-");
+        await StopAsync();
+        return await StartAsync(new() { DataFolder = "", Demo = true, Day = day }, folder);
+    }
+
+    static async Task<Site> StartAsync(ServerOptions options, DirectoryInfo? again = null)
+    {
+        var folder = again ?? Directory.CreateTempSubdirectory("bud-clock-");
+        if (options.Demo && again is null) Copy(await Demo.Value, folder.FullName);
         var app = await Server.BuildAsync(options with { Port = 0, DataFolder = folder.FullName });
         await app.StartAsync();
         return new(app, folder);
+    }
+
+    /// <summary>The demo garden is planted once; every test starts from a copy of it.</summary>
+    static readonly Lazy<Task<string>> Demo = new(async () =>
+    {
+        var folder = Directory.CreateTempSubdirectory("bud-clock-demo-").FullName;
+        await using (var app = await Server.BuildAsync(new() { DataFolder = folder, Demo = true, Port = 0 })) await app.StartAsync();
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        return folder;
+    });
+
+    static void Copy(string from, string to)
+    {
+        foreach (var file in Directory.GetFiles(from, "*", SearchOption.AllDirectories))
+        {
+            var target = Path.Combine(to, Path.GetRelativePath(from, file));
+            Directory.CreateDirectory(Path.GetDirectoryName(target)!);
+            File.Copy(file, target);
+        }
     }
 
     public async Task<IDocument> PageAsync(string path) => await ParseAsync(await Http.GetAsync(path));
@@ -59,6 +87,18 @@ public sealed class Site : IAsyncDisposable
         return await Http.SendAsync(request);
     }
 
+    /// <summary>The field of a plant's form that says which version of the plant it shows.</summary>
+    public async Task<(string Name, string Value)> VersionAsync(string tag) =>
+        ("Form.Version", (await PageAsync($"/plants/{tag}/edit")).QuerySelector("#Form_Version")!.GetAttribute("value")!);
+
+    /// <summary>Sends files in a form, as a browser without script would.</summary>
+    public async Task<IDocument> UploadAsync(string path, string field, params (string Name, byte[] Content)[] files)
+    {
+        using var form = new MultipartFormDataContent();
+        foreach (var (name, content) in files) form.Add(new ByteArrayContent(content), field, name);
+        return await ParseAsync(await SendAsync(path, false, form));
+    }
+
     public static async Task<IDocument> ParseAsync(HttpResponseMessage response)
     {
         var html = await response.Content.ReadAsStringAsync();
@@ -68,11 +108,18 @@ public sealed class Site : IAsyncDisposable
 
     public async ValueTask DisposeAsync()
     {
+        await StopAsync();
+        if (folder.Exists) folder.Delete(recursive: true);
+    }
+
+    async Task StopAsync()
+    {
+        if (stopped) return;
+        stopped = true;
         Http.Dispose();
         await app.StopAsync();
         await app.DisposeAsync();
         Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
-        folder.Delete(recursive: true);
     }
 }
 

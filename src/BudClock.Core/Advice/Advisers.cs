@@ -6,7 +6,7 @@ namespace BudClock.Core.Advice;
 public static class Advisers
 {
     public static readonly IReadOnlyList<IAdviser> All =
-        [new FirstSoakAdviser(), new FirstWaterAdviser(), new SecondLookAdviser(), new MeasureAdviser()];
+        [new FirstSoakAdviser(), new FirstWaterAdviser(), new SecondLookAdviser(), new TwoGrowthsAdviser(), new MeasureAdviser()];
 
     /// <summary>Thresholds that a rule needs and a sheet that names the rule does not give, as sentences.</summary>
     public static IReadOnlyList<string> MissingOn(IEnumerable<CultureSheet> sheets) =>

@@ -1,4 +1,3 @@
-using BudClock.Core.Climate;
 using BudClock.Core.Culture;
 using BudClock.Core.Journal;
 using BudClock.Core.Lanes;
@@ -23,18 +22,18 @@ public sealed class Assessor
 
     /// <summary>Assesses one plant of a garden on a day, past, present or to come.</summary>
     public Assessment Assess(Plant plant, GardenRecord garden, DateOnly today) =>
-        Assess(plant, garden.Garden, Nights.Coolest(plant.Place, today, garden.Garden, garden.Readings), today);
+        Assess(plant, Surroundings.Of(plant, garden, today), today);
 
-    /// <summary>Assesses one plant with the coolest night of its place already known.</summary>
-    public Assessment Assess(Plant plant, Garden garden, Seen<double>? coolestNightC, DateOnly today)
+    /// <summary>Assesses one plant with its surroundings already known.</summary>
+    public Assessment Assess(Plant plant, Surroundings around, DateOnly today)
     {
         var sheet = sheets.For(plant);
         var journal = PlantJournal.UpTo(today, plant.Entries);
         var lanes = LaneReader.Read(journal);
         var season = sheet?.Rule("W1") is null ? new Season(null, null, null) : Season.Read(journal);
         var phase = PhaseRead.Read(journal, lanes, season, plant.Acquired, today);
-        var gone = journal.Last(EntryKinds.Died, EntryKinds.GivenAway) is not null;
-        if (sheet is null) return new(plant, today, phase, lanes, [], null) { Gone = gone };
+        var ended = journal.Last(EntryKinds.Died, EntryKinds.GivenAway);
+        if (sheet is null) return new(plant, today, phase, lanes, [], null) { Ended = ended };
 
         var now = new Situation
         {
@@ -48,10 +47,9 @@ public sealed class Assessor
             Series = SeriesReader.Read(journal, lanes, plant.Organs),
             Roots = RootsSeen.Read(journal, season.Woke),
             Bulbs = journal.State(EntryKinds.Bulbs, _ => true),
-            CoolestNightC = coolestNightC,
+            Around = around,
         };
-        var ahead = ExpectedLanes.Ahead(sheet, lanes, today, garden.Southern);
-        return new(plant, today, phase, [.. lanes, .. ahead], gone ? [] : Ask(now), now) { Gone = gone };
+        return new(plant, today, phase, lanes, ended is null ? Ask(now) : [], now) { Ended = ended };
     }
 
     static IReadOnlyList<Advice> Ask(Situation now) =>

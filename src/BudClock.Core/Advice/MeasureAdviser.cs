@@ -25,18 +25,18 @@ public sealed class MeasureAdviser : IAdviser
     }
 
     /// <summary>What is due to be measured next: its kind, its name, and when it last was; null when nothing is followed.</summary>
-    public static (EntryKind Kind, string Name, DateOnly Last)? Next(Situation now)
+    public static (EntryKind Kind, string Name, DateOnly Last, string? Organ)? Next(Situation now)
     {
         var followed = now.Series.Where(s => s.Moves && s.Last.On > now.Today.AddDays(-GivenUpDays) && !(now.Season.Waking && s.Kind == EntryKinds.RootLength))
-            .Select(s => (s.Kind, Name: s.Label, Last: s.Last.On)).ToList();
-        if (WaitsForRoots(now)) followed.Insert(0, (EntryKinds.RootLength, "Roots", now.Roots.Checked ?? now.Season.Woke!.Value));
+            .Select(s => (s.Kind, Name: s.Label, Last: s.Last.On, s.Organ)).ToList();
+        if (WaitsForRoots(now)) followed.Insert(0, (EntryKinds.RootLength, "Roots", now.Roots.Checked ?? now.Season.Woke!.Value, null));
         return followed.Count == 0 ? null : followed.MinBy(f => f.Last);
     }
 
     static bool WaitsForRoots(Situation now) => now.Season.Waking && now.Roots.AtBase is null
         && !(now.Roots.Live && now.Roots.Longest?.Value >= FirstSoakAdviser.NeededRootCm(now));
 
-    static string Reason(Situation now, (EntryKind Kind, string Name, DateOnly Last) next, DateOnly due)
+    static string Reason(Situation now, (EntryKind Kind, string Name, DateOnly Last, string? Organ) next, DateOnly due)
     {
         var ago = Dates.Ago(next.Last, now.Today);
         if (now.Today < due) return $"{next.Name} looked at {ago}; again on {Dates.Short(due)}.";

@@ -17,9 +17,28 @@ public sealed class SecondLookAdviser : IAdviser
 
     public string Rule => "K4";
 
-    public IReadOnlyList<string> Thresholds => ["water-from", "water-to", .. Flags.Thresholds];
+    public IReadOnlyList<string> Thresholds => ["water-from", "water-to", .. SecondLooks.Thresholds];
 
-    public Advice? Advise(Situation now) => AfterFirstWater(now) ?? Flags.Next(now);
+    public Advice? Advise(Situation now) => AfterFirstWater(now) ?? (SecondLooks.Next(now) is { } flag ? Ask(now, flag) : null);
+
+    /// <summary>The look that is open now, with what was before and is now; null when none is.</summary>
+    public static SecondLook? Open(Situation now) =>
+        new SecondLookAdviser().AfterFirstWater(now) is { } advice && now.Season.FirstWater is { } water
+            ? new(water, advice.Due!.Value, advice.Until ?? now.Today, "have the bulbs filled?", SecondLooks.Compare(now, water.On))
+            : SecondLooks.Next(now);
+
+    static Advice Ask(Situation now, SecondLook flag)
+    {
+        var due = now.Today >= flag.From;
+        var what = flag.Change.Kind == EntryKinds.Flagged ? "Flagged" : flag.Change.Kind.Words;
+        var reason = due
+            ? $"{what} {Dates.Ago(flag.Change.On, now.Today)}: {flag.Question}"
+            : $"{what} {Dates.Ago(flag.Change.On, now.Today)}: look again {Dates.Range(flag.From, flag.To)}.";
+        return new(Topics.SecondLook, "K4", due ? Verdict.Look : Verdict.Hold, flag.From, reason, [.. flag.Rows.SelectMany(Conditions)]) { Until = flag.To, AnsweredBy = EntryKinds.Looked };
+    }
+
+    static IEnumerable<Condition> Conditions(BeforeNow row) =>
+        [Condition.Known($"{row.Name} before", row.Before, row.Unit, row.BeforeOn), Condition.Known($"{row.Name} now", row.Now, row.Unit, row.NowOn)];
 
     Advice? AfterFirstWater(Situation now)
     {
@@ -29,8 +48,10 @@ public sealed class SecondLookAdviser : IAdviser
         var to = water.On.AddDays((int)now.Needs(Rule, "water-to"));
         var before = now.Journal.State(EntryKinds.Bulbs, e => e.On <= water.On);
         var after = now.Journal.State(EntryKinds.Bulbs, e => e.On > water.On);
-        if (after?.Value == Plump) return null;
+        var looked = now.Journal.State(EntryKinds.Looked, e => e.On >= from);
+        if (after?.Value == Plump || looked?.Value == "better") return null;
         if (after?.On >= from) return NotFilled(now, water, after);
+        if (looked is not null) return NotFilled(now, water, looked);
 
         Condition[] conditions = [Before(before, water), Condition.State("bulbs now", after, Plump, state => state == Plump)];
         var verdict = now.Today < from ? Verdict.Hold : Verdict.Look;
@@ -50,7 +71,7 @@ public sealed class SecondLookAdviser : IAdviser
             Condition.State("bulbs now", after, Plump, state => state == Plump),
         ];
         return new(Topics.SecondLook, Rule, Verdict.Look, now.Today,
-            $"Bulbs still {after.Value} {after.On.DayNumber - water.On.DayNumber} days after the first water: look at the roots.", conditions);
+            $"Bulbs {(after.Value == "worse" ? "are worse" : $"still {(after.Value == "same" ? "the same" : after.Value)}")} {after.On.DayNumber - water.On.DayNumber} days after the first water: look at the roots.", conditions);
     }
 
     static Condition Before(Seen<string>? before, Entry water) =>

@@ -23,8 +23,11 @@ public sealed record Situation
     /// <summary>What the bulbs last looked like.</summary>
     public Seen<string>? Bulbs { get; init; }
 
+    /// <summary>The garden, the weather of the plant's place, and its kind.</summary>
+    public required Surroundings Around { get; init; }
+
     /// <summary>The coolest night of the last week at the plant's place, °C.</summary>
-    public Seen<double>? CoolestNightC { get; init; }
+    public Seen<double>? CoolestNightC => Around.CoolestNightC;
 
     /// <summary>A threshold of a rule on this plant's sheet.</summary>
     public double Needs(string rule, string threshold) => Sheet.Rule(rule)![threshold];

@@ -10,4 +10,5 @@ public static class Topics
     public const string Water = "water";
     public const string Measure = "measure";
     public const string SecondLook = "second-look";
+    public const string GrowthCheck = "growth-check";
 }

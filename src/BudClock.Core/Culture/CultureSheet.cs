@@ -1,10 +1,11 @@
+using BudClock.Core.Journal;
 using BudClock.Core.Lanes;
 
 namespace BudClock.Core.Culture;
 
 /// <summary>How one habit is grown: which rules it follows, with which thresholds, and its usual year.</summary>
 /// <param name="Name">Used in files, such as leafless-pseudobulb.</param>
-/// <param name="Genera">The genera that this sheet is found from.</param>
+/// <param name="Genera">The genera, and species, that this sheet is found from.</param>
 public sealed record CultureSheet(
     string Name,
     string Title,
@@ -14,6 +15,27 @@ public sealed record CultureSheet(
     IReadOnlyDictionary<string, SchoolQuestion> Schools,
     IReadOnlyList<UsualLane> Usual)
 {
+    /// <summary>What the habit makes: growths or vines or leaves, spikes or lasting peduncles.</summary>
+    public OrganHabit Organs { get; init; } = OrganHabit.Usual;
+
+    /// <summary>Media it is meant for; empty for any that no other sheet of the genus claims.</summary>
+    public IReadOnlyList<string> Media { get; init; } = [];
+
+    /// <summary>The phases of its year in their order, with their usual times.</summary>
+    public IReadOnlyList<UsualPhase> Phases { get; init; } = [];
+
+    /// <summary>What to look for, and what it means.</summary>
+    public IReadOnlyList<SheetSign> Signs { get; init; } = [];
+
+    /// <summary>Names of <see cref="Culture.Cautions"/> that hold for the whole plant.</summary>
+    public IReadOnlyList<string> Cautions { get; init; } = [];
+
+    /// <summary>The sheet with the rules of another where it has none of its own.</summary>
+    public CultureSheet Over(CultureSheet basis) => this with
+    {
+        Rules = basis.Rules.Where(rule => !Rules.ContainsKey(rule.Key)).Concat(Rules).ToDictionary(),
+    };
+
     /// <summary>The sheet's word on a rule; null when the habit does not follow it.</summary>
     public RuleSheet? Rule(string id) => Rules.GetValueOrDefault(id);
 }
@@ -37,6 +59,15 @@ public sealed record School(string Name, string Does, string Risks);
 
 /// <summary>When a lane usually runs, as days of a northern year; the south is half a year later.</summary>
 public sealed record UsualLane(LaneKind Lane, MonthDay From, MonthDay To);
+
+/// <summary>A phase of the year with its usual days, and what it is like.</summary>
+public sealed record UsualPhase(Phase Phase, MonthDay From, MonthDay To, string About);
+
+/// <summary>Something to look for on this habit.</summary>
+/// <param name="State">The state, for kinds that have states.</param>
+/// <param name="Means">What it says, as a sentence.</param>
+/// <param name="Phases">When it is worth a button; empty for always.</param>
+public sealed record SheetSign(EntryKind Kind, string? State, string Means, IReadOnlyList<Phase> Phases);
 
 /// <summary>A day of any year.</summary>
 public readonly record struct MonthDay(int Month, int Day)

@@ -9,17 +9,18 @@ public sealed class CultureSheets
     const string Prefix = "sheets/";
 
     readonly Dictionary<string, CultureSheet> byName;
-    readonly Dictionary<string, CultureSheet> byGenus;
+    readonly ILookup<string, CultureSheet> byTaxon;
 
-    /// <exception cref="InvalidDataException">Two sheets share a genus.</exception>
+    /// <exception cref="InvalidDataException">Two sheets share a genus or species for the same medium.</exception>
     public CultureSheets(IReadOnlyList<CultureSheet> sheets)
     {
-        All = sheets;
+        var general = sheets.FirstOrDefault(sheet => sheet.Name == General);
+        All = sheets = general is null ? sheets : [.. sheets.Select(sheet => sheet.Over(general))];
         byName = sheets.ToDictionary(sheet => sheet.Name);
-        var shared = sheets.SelectMany(s => s.Genera).GroupBy(g => g).FirstOrDefault(g => g.Count() > 1);
-        if (shared is not null) throw new InvalidDataException($"The genus {shared.Key} stands on two sheets.");
-        byGenus = sheets.SelectMany(sheet => sheet.Genera, (sheet, genus) => (sheet, genus))
-            .ToDictionary(pair => pair.genus, pair => pair.sheet, StringComparer.OrdinalIgnoreCase);
+        byTaxon = sheets.SelectMany(sheet => sheet.Genera, (sheet, taxon) => (sheet, taxon))
+            .ToLookup(pair => pair.taxon, pair => pair.sheet, StringComparer.OrdinalIgnoreCase);
+        var shared = byTaxon.FirstOrDefault(group => group.SelectMany(sheet => sheet.Media.DefaultIfEmpty("")).GroupBy(medium => medium).Any(medium => medium.Count() > 1));
+        if (shared is not null) throw new InvalidDataException($"{shared.Key} stands on two sheets for the same medium.");
     }
 
     public static CultureSheets Shipped { get; } = new(ReadShipped());
@@ -28,11 +29,21 @@ public sealed class CultureSheets
 
     public CultureSheet? Find(string? name) => name is null ? null : byName.GetValueOrDefault(name);
 
-    public CultureSheet? ForGenus(string? genus) => genus is null ? null : byGenus.GetValueOrDefault(genus);
+    /// <summary>The sheet of a botanical name: the species' own before the genus's, the one for its medium before the usual one.</summary>
+    public CultureSheet? ForTaxon(string? taxon, string? medium = null)
+    {
+        var words = taxon?.Split(' ', StringSplitOptions.RemoveEmptyEntries) ?? [];
+        return words.Length == 0 ? null : InMedium(string.Join(' ', words.Take(2)), medium) ?? InMedium(words[0], medium);
+    }
 
-    /// <summary>The sheet a plant is read by: the one it names, else that of its genus, else the general one.</summary>
+    CultureSheet? InMedium(string taxon, string? medium) =>
+        byTaxon[taxon].FirstOrDefault(sheet => medium is not null && sheet.Media.Contains(medium, StringComparer.OrdinalIgnoreCase))
+        ?? byTaxon[taxon].FirstOrDefault(sheet => sheet.Media.Count == 0)
+        ?? byTaxon[taxon].FirstOrDefault();
+
+    /// <summary>The sheet a plant is read by: the one it names, else that of its taxon and medium, else the general one.</summary>
     /// <returns>Null only where no general sheet is given.</returns>
-    public CultureSheet? For(Journal.Plant plant) => Find(plant.Sheet) ?? ForGenus(plant.Genus) ?? Find(General);
+    public CultureSheet? For(Journal.Plant plant) => Find(plant.Sheet) ?? ForTaxon(plant.Taxon, plant.Medium) ?? Find(General);
 
     static List<CultureSheet> ReadShipped()
     {

@@ -1,4 +1,5 @@
 using System.Globalization;
+using BudClock.Core.Journal;
 using BudClock.Core.Lanes;
 using YamlDotNet.Core;
 using YamlDotNet.RepresentationModel;
@@ -36,10 +37,17 @@ public sealed class SheetReader(string file)
             faults.Add(new(file, 1, "expected a sheet with name, title, genera and rules"));
             return null;
         }
-        Known(root, "name", "title", "about", "genera", "rules", "schools", "usual");
+        Known(root, "name", "title", "about", "genera", "rules", "schools", "usual", "organs", "phases", "signs", "cautions", "media");
         var sheet = new CultureSheet(
             Text(root, "name"), Text(root, "title"), Text(root, "about"), Words(root, "genera"),
-            Map(root, "rules", (_, node) => Rule(node)), Map(root, "schools", School), Usual(root));
+            Map(root, "rules", (_, node) => Rule(node)), Map(root, "schools", School), Rows(root, "usual", Usual))
+        {
+            Organs = Organs(root),
+            Media = Words(root, "media"),
+            Phases = Rows(root, "phases", row => new UsualPhase(Phase(row, Text(row, "phase")), Day(row, "from"), Day(row, "to"), Text(row, "about"))),
+            Signs = Rows(root, "signs", Sign),
+            Cautions = [.. Words(root, "cautions").Select(name => Caution(root, name))],
+        };
         return faults.Count == 0 ? sheet : null;
     }
 
@@ -60,18 +68,54 @@ public sealed class SheetReader(string file)
         return new(question, chosen, answers);
     }
 
-    List<UsualLane> Usual(YamlMappingNode root)
+    UsualLane Usual(YamlMappingNode row)
     {
-        var lanes = new List<UsualLane>();
-        if (!root.Children.TryGetValue("usual", out var list) || list is not YamlSequenceNode rows) return lanes;
-        foreach (var row in rows.OfType<YamlMappingNode>())
-        {
-            var lane = Text(row, "lane");
-            if (!Enum.TryParse<LaneKind>(lane, ignoreCase: true, out var kind)) Fault(row, $"\"{lane}\" is no lane");
-            lanes.Add(new(kind, Day(row, "from"), Day(row, "to")));
-        }
-        return lanes;
+        var lane = Text(row, "lane");
+        if (!Enum.TryParse<LaneKind>(lane, ignoreCase: true, out var kind)) Fault(row, $"\"{lane}\" is no lane");
+        return new(kind, Day(row, "from"), Day(row, "to"));
     }
+
+    OrganHabit Organs(YamlMappingNode root)
+    {
+        if (!root.Children.TryGetValue("organs", out var node) || node is not YamlMappingNode organs) return OrganHabit.Usual;
+        Known(organs, "shoot", "flower");
+        return new(Organ(organs, "shoot"), Organ(organs, "flower"));
+    }
+
+    string Organ(YamlMappingNode node, string key)
+    {
+        var kind = Text(node, key);
+        if (!Journal.Organ.Kinds.Contains(kind)) Fault(node, $"{key}: \"{kind}\" is no kind of organ; known are {string.Join(", ", Journal.Organ.Kinds)}");
+        return kind;
+    }
+
+    /// <summary>"leaves limp" is a kind of entry and one of its states.</summary>
+    SheetSign Sign(YamlMappingNode row)
+    {
+        Known(row, "sign", "means", "phases");
+        var words = Text(row, "sign").Split(' ', 2);
+        var (kind, state) = (EntryKinds.Find(words[0]), words.ElementAtOrDefault(1));
+        if (kind is null) Fault(row, $"\"{words[0]}\" is no kind of entry");
+        else if (state is not null && !kind.States.Contains(state)) Fault(row, $"\"{state}\" is no state of {kind.Name}");
+        return new(kind ?? EntryKinds.Note, state, Text(row, "means"), [.. Words(row, "phases").Select(word => Phase(row, word))]);
+    }
+
+    Phase Phase(YamlNode at, string name)
+    {
+        foreach (var phase in Enum.GetValues<Phase>())
+            if (phase.Name() == name) return phase;
+        Fault(at, $"\"{name}\" is no phase");
+        return default;
+    }
+
+    string Caution(YamlNode at, string name)
+    {
+        if (Cautions.Find(name) is null) Fault(at, $"\"{name}\" is no caution; known are {string.Join(", ", Cautions.Names)}");
+        return name;
+    }
+
+    List<T> Rows<T>(YamlMappingNode root, string key, Func<YamlMappingNode, T> read) =>
+        root.Children.TryGetValue(key, out var list) && list is YamlSequenceNode rows ? [.. rows.OfType<YamlMappingNode>().Select(read)] : [];
 
     MonthDay Day(YamlMappingNode node, string key)
     {

@@ -78,7 +78,7 @@ public sealed class GardenFileReader
 
     Plant Plant(JsonPlace at, HashSet<string> places)
     {
-        at.Known("tag", "name", "taxon", "sheet", "place", "acquired", "pot", "medium", "doubtful", "schools", "organs", "entries");
+        at.Known("tag", "name", "taxon", "sheet", "place", "acquired", "pot", "medium", "doubtful", "synonyms", "parent", "origin", "source", "quarantineUntil", "schools", "organs", "forecasts", "entries");
         var tag = Required(at, "tag");
         if (tag.Length > 0 && !Tags.Sound(tag)) at.Fault("tag", Tags.Rule(tag));
         if (!at.Has("taxon") && !at.Has("sheet")) at.Fault("taxon", "a plant needs its taxon or its sheet");
@@ -93,6 +93,12 @@ public sealed class GardenFileReader
             Pot = Pot(at.Object("pot")),
             Medium = at.Text("medium"),
             Doubtful = at.Flag("doubtful"),
+            Synonyms = at.Texts("synonyms"),
+            Parent = at.Text("parent"),
+            Origin = at.OneOf("origin", Journal.Plant.Origins),
+            Source = at.Text("source"),
+            QuarantineUntil = at.Date("quarantineUntil"),
+            Forecasts = [.. at.List("forecasts").Select(Kept)],
             Schools = Schools(at.Object("schools")),
             Organs = [.. at.List("organs").Select(Organ)],
         };
@@ -118,9 +124,19 @@ public sealed class GardenFileReader
         return new(Required(at, "id"), at.OneOf("kind", Journal.Organ.Kinds) ?? "growth", at.Text("label"), at.Text("parent"));
     }
 
+    static Measuring.Forecast Kept(JsonPlace at)
+    {
+        at.Known("of", "organ", "made", "from", "likely", "to", "source");
+        foreach (var day in (string[])["made", "from", "likely", "to"])
+            if (!at.Has(day)) at.Fault(day, "missing");
+        return new(
+            at.OneOf("of", Measuring.Forecasts.Turns) ?? Required(at, "of"), at.Text("organ"),
+            at.Date("made") ?? default, at.Date("from") ?? default, at.Date("likely") ?? default, at.Date("to") ?? default, at.Text("source") ?? "");
+    }
+
     Entry Entry(JsonPlace at, int index, Plant plant)
     {
-        at.Known("id", "on", "kind", "organ", "value", "unit", "text", "logged", "act", "struck");
+        at.Known("id", "on", "kind", "organ", "value", "unit", "text", "file", "logged", "act", "struck");
         if (!at.Has("on")) at.Fault("on", "an entry needs its date");
         var on = at.Date("on") ?? DateOnly.MinValue;
         var (name, amount, text) = (Required(at, "kind"), Amount(at), at.Text("text"));
@@ -131,8 +147,11 @@ public sealed class GardenFileReader
 
         var organ = at.Text("organ");
         if (organ is not null && plant.Organs.All(known => known.Id != organ)) at.Fault("organ", $"\"{organ}\" is not among this plant's organs");
+        var file = at.Text("file");
+        if (file is not null && !Pictures.Sound(file)) at.Fault("file", $"\"{file}\" is no name of a picture, such as 0198f3c2.jpg");
         var entry = new Entry
         {
+            File = file,
             Id = at.Id("id") ?? Guid.Empty,
             On = on,
             Kind = kind ?? EntryKinds.Note,

@@ -49,6 +49,16 @@ public static class GardenFileWriter
         if (plant.Pot is { } pot) Pot(json, pot);
         json.Optional("medium", plant.Medium);
         if (plant.Doubtful) json.WriteBoolean("doubtful", true);
+        if (plant.Synonyms.Count > 0)
+        {
+            json.WriteStartArray("synonyms");
+            foreach (var synonym in plant.Synonyms) json.WriteStringValue(synonym);
+            json.WriteEndArray();
+        }
+        json.Optional("parent", plant.Parent);
+        json.Optional("origin", plant.Origin);
+        json.Optional("source", plant.Source);
+        json.Optional("quarantineUntil", plant.QuarantineUntil);
         if (plant.Schools.All.Count > 0)
         {
             json.WriteStartObject("schools");
@@ -56,6 +66,7 @@ public static class GardenFileWriter
             json.WriteEndObject();
         }
         json.Each("organs", plant.Organs, Organ);
+        if (plant.Forecasts.Count > 0) json.Each("forecasts", plant.Forecasts, Kept);
         json.Each("entries", plant.Entries, Entry);
     }
 
@@ -76,6 +87,17 @@ public static class GardenFileWriter
         json.Optional("parent", organ.Parent);
     }
 
+    static void Kept(Utf8JsonWriter json, Measuring.Forecast forecast)
+    {
+        json.WriteString("of", forecast.Of);
+        json.Optional("organ", forecast.Organ);
+        json.Optional("made", forecast.Made);
+        json.Optional("from", forecast.From);
+        json.Optional("likely", forecast.Likely);
+        json.Optional("to", forecast.To);
+        json.WriteString("source", forecast.Source);
+    }
+
     static void Entry(Utf8JsonWriter json, Entry entry)
     {
         json.WriteString("id", entry.Id);
@@ -85,6 +107,7 @@ public static class GardenFileWriter
         json.Optional("value", entry.Amount?.Value);
         json.Optional("unit", entry.Amount?.Unit?.Symbol);
         json.Optional("text", entry.Text);
+        json.Optional("file", entry.File);
         json.WriteString("logged", entry.Logged.UtcDateTime);
         if (entry.Act != Guid.Empty) json.WriteString("act", entry.Act);
         if (entry.Struck) json.WriteBoolean("struck", true);

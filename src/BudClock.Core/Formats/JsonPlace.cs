@@ -110,6 +110,16 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
         return items;
     }
 
+    /// <summary>The texts of a list; none when it is not there.</summary>
+    public List<string> Texts(string member)
+    {
+        if (Find(member) is not { } value) return [];
+        if (value.ValueKind is JsonValueKind.Array && value.EnumerateArray().All(item => item.ValueKind is JsonValueKind.String))
+            return [.. value.EnumerateArray().Select(item => item.GetString()!)];
+        Fault(member, $"expected a list of texts, got {Shown(value)}");
+        return [];
+    }
+
     public IEnumerable<string> Members() => element.EnumerateObject().Select(member => member.Name);
 
     string At(string member) => path.Length == 0 ? member : $"{path}.{member}";

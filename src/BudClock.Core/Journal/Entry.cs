@@ -18,6 +18,9 @@ public sealed record Entry
     /// <summary>A state, or free words.</summary>
     public string? Text { get; init; }
 
+    /// <summary>The file of a picture beside the database, such as 0198….jpg; null for anything else.</summary>
+    public string? File { get; init; }
+
     /// <summary>When it was written down; orders the entries of one day.</summary>
     public required DateTimeOffset Logged { get; init; }
 

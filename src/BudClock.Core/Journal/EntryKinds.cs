@@ -34,11 +34,15 @@ public static class EntryKinds
     public static readonly EntryKind Bulbs = new("bulbs", "Bulbs", null, "plump", "wrinkled", "shrivelled");
     public static readonly EntryKind BulbSize = new("bulb-size", "Bulb size", Measure.LengthCm(50));
     public static readonly EntryKind Tuber = new("tuber", "Tuber", null, "firm", "soft", "mouldy", "sprouting");
+    /// <summary>The base of the plant: what tells resting from rotting.</summary>
+    public static readonly EntryKind Base = new("base", "Base", null, "firm", "soft", "smelling");
     public static readonly EntryKind Medium = new("medium", "Medium", null, "wet", "damp", "dry");
     public static readonly EntryKind Tray = new("tray", "Tray", new(Dimension.Length, 0, 30, Required: false), "empty");
     public static readonly EntryKind Reservoir = new("reservoir", "Reservoir", new(Dimension.Length, 0, 60, Required: false), "empty");
     public static readonly EntryKind Meter = new("meter", "Meter", new(Dimension.Count, 0, 100));
     public static readonly EntryKind Weight = new("weight", "Weight", new(Dimension.Mass, 0, 100_000));
+    /// <summary>The end of an organ that has no word of its own for it: a tuber, a leaf, a vine. Its text is the likely cause.</summary>
+    public static readonly EntryKind Lost = new("lost", "Lost");
     public static readonly EntryKind Pest = new("pest", "Pest");
     public static readonly EntryKind Rot = new("rot", "Rot");
     public static readonly EntryKind Note = new("note", "Note");
@@ -58,6 +62,8 @@ public static class EntryKinds
     public static readonly EntryKind Stored = new("stored", "Stored");
     public static readonly EntryKind Planted = new("planted", "Planted");
     public static readonly EntryKind CutSpike = new("cut-spike", "Spike cut");
+    /// <summary>A leaf, a vine or a stem taken off.</summary>
+    public static readonly EntryKind Cut = new("cut", "Cut");
     public static readonly EntryKind SpikeKept = new("spike-kept", "Spike kept");
     public static readonly EntryKind Staked = new("staked", "Staked");
     public static readonly EntryKind Treated = new("treated", "Treated");
@@ -66,6 +72,8 @@ public static class EntryKinds
     public static readonly EntryKind FlowerRemoved = new("flower-removed", "Flower removed");
     public static readonly EntryKind ProgrammeStarted = new("programme-started", "Programme started");
     public static readonly EntryKind Acquired = new("acquired", "Acquired");
+    /// <summary>What was found when a newcomer was looked over.</summary>
+    public static readonly EntryKind Inspected = new("inspected", "Inspected");
     public static readonly EntryKind GivenAway = new("given-away", "Given away");
     public static readonly EntryKind Died = new("died", "Died");
     public static readonly EntryKind Renamed = new("renamed", "Renamed");
@@ -79,10 +87,13 @@ public static class EntryKinds
         GrowthStarted, GrowthHeight, GrowthMatured, GrowthStopped, EyeSwelling, RootsStarted, RootLength, RootsAtBase,
         RootCount, RootsLost, SheathStarted, SpikeStarted, SpikeLength, Buds, BudsLost, BloomOpened, Blooms, BloomEnded,
         SpikeLost, LeafStarted, LeafSpan, LeafCount, Leaves, LeafDropped, LeavesGone, SummerLeaves, WinterRosette, Bulbs,
-        BulbSize, Tuber, Medium, Tray, Reservoir, Meter, Weight, Pest, Rot, Note, Photo, Looked,
-        Watered, Soaked, ToppedUp, Fed, Repotted, Divided, Moved, Lifted, Stored, Planted, CutSpike, SpikeKept, Staked,
-        Treated, Rinsed, Turned, FlowerRemoved, ProgrammeStarted, Acquired, GivenAway, Died, Renamed, Flagged, PutOff,
+        BulbSize, Tuber, Base, Medium, Tray, Reservoir, Meter, Weight, Lost, Pest, Rot, Note, Photo, Looked,
+        Watered, Soaked, ToppedUp, Fed, Repotted, Divided, Moved, Lifted, Stored, Planted, CutSpike, Cut, SpikeKept, Staked,
+        Treated, Rinsed, Turned, FlowerRemoved, ProgrammeStarted, Acquired, Inspected, GivenAway, Died, Renamed, Flagged, PutOff,
     ];
+
+    /// <summary>Kinds of what was seen; the others were done.</summary>
+    public static readonly IReadOnlyList<EntryKind> Seen = [.. All.TakeWhile(kind => kind != Watered)];
 
     static readonly Dictionary<string, EntryKind> ByName = All.ToDictionary(kind => kind.Name);
 

@@ -22,6 +22,29 @@ public sealed record Plant
     /// <summary>The identity is a guess.</summary>
     public bool Doubtful { get; init; }
 
+    /// <summary>Earlier names, newest last: the plant is still found by them.</summary>
+    public IReadOnlyList<string> Synonyms { get; init; } = [];
+
+    /// <summary>Rule P5: the tag of the plant it was made from; null when unknown or from outside.</summary>
+    public string? Parent { get; init; }
+
+    /// <summary>How it was made from its parent, one of <see cref="Origins"/>.</summary>
+    public string? Origin { get; init; }
+
+    /// <summary>Where it came from, in the grower's words.</summary>
+    public string? Source { get; init; }
+
+    /// <summary>The last day a newcomer is kept apart.</summary>
+    public DateOnly? QuarantineUntil { get; init; }
+
+    /// <summary>How often its details were changed; a form that shows an older count is out of date.</summary>
+    public int Version { get; init; }
+
+    /// <summary>Forecasts as they were made, oldest first, so that their error can be known later.</summary>
+    public IReadOnlyList<Measuring.Forecast> Forecasts { get; init; } = [];
+
+    public static readonly IReadOnlyList<string> Origins = ["division", "cutting", "layer", "leaf", "corm", "tuber", "offset", "seed"];
+
     /// <summary>Chosen schools by question, such as first-water: sip.</summary>
     public Choices Schools { get; init; } = Choices.None;
 
@@ -57,7 +80,20 @@ public sealed record Pot(double? DiameterCm, double? HeightCm, string? Kind)
 /// <summary>A part of the plant that is followed on its own, such as the growth of one year.</summary>
 public sealed record Organ(string Id, string Kind, string? Label = null, string? Parent = null)
 {
-    public static readonly IReadOnlyList<string> Kinds = ["growth", "bulb", "roots", "spike", "peduncle", "leaf", "tuber", "corm", "vine"];
+    public const string Growth = "growth";
+    public const string Bulb = "bulb";
+    public const string Roots = "roots";
+    public const string Spike = "spike";
+    public const string Peduncle = "peduncle";
+    public const string Leaf = "leaf";
+    public const string Tuber = "tuber";
+    public const string Corm = "corm";
+    public const string Vine = "vine";
+
+    public static readonly IReadOnlyList<string> Kinds = [Growth, Bulb, Roots, Spike, Peduncle, Leaf, Tuber, Corm, Vine];
+
+    /// <summary>"spike 2031 b".</summary>
+    public string Words => Label is null || Label.StartsWith(Kind, StringComparison.OrdinalIgnoreCase) ? Label ?? $"{Kind} {Id}" : $"{Kind} {Label}";
 }
 
 /// <summary>Chosen schools, question to school; compares by content.</summary>

@@ -6,7 +6,7 @@ public enum LaneKind { Bloom, Spike, Growth, Roots, Rest }
 /// <summary>A stretch of days in which an organ did something.</summary>
 /// <param name="To">The last day; null while it goes on.</param>
 /// <param name="Expected">Ahead of today, from the sheet's usual year rather than from the journal.</param>
-/// <param name="Ending">How it ended: matured, aborted, lost, faded, cut, divided off, opened, woke, died back.</param>
+/// <param name="Ending">How it ended: matured, aborted, lost, faded, cut, divided off, opened, woke, died back, grown in, next leaf, died, given away.</param>
 public sealed record Lane(LaneKind Kind, DateOnly From, DateOnly? To, string? Organ = null, bool Expected = false, string? Ending = null)
 {
     public bool Open => To is null && !Expected;

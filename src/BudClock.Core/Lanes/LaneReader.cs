@@ -6,16 +6,19 @@ namespace BudClock.Core.Lanes;
 /// <summary>Reads from the journal what each organ was doing, and when.</summary>
 /// <remarks>
 /// A lane opens with the first sign of its kind and closes with the first sign of its end. An entry that names no
-/// organ is about the newest one of its kind, so it opens a lane only when none is open, and closes the newest.
+/// organ is about the newest one of its kind that has no name either, else about the newest one.
 /// </remarks>
 public static class LaneReader
 {
+    /// <summary>Roots that start this long after the last sign of the flush before are another flush.</summary>
+    const int FlushGapDays = 60;
+
     sealed record Signs(LaneKind Kind, EntryKind[] Open, EntryKind[] Close);
 
     static readonly Signs[] Table =
     [
         new(LaneKind.Bloom, [BloomOpened, Blooms], [BloomEnded, CutSpike, FlowerRemoved]),
-        new(LaneKind.Spike, [SpikeStarted, SpikeLength, SheathStarted], [BloomOpened, Blooms, BloomEnded, SpikeLost, CutSpike]),
+        new(LaneKind.Spike, [SpikeStarted, SpikeLength, SheathStarted, Buds], [BloomOpened, Blooms, BloomEnded, SpikeLost, CutSpike]),
         new(LaneKind.Growth, [GrowthStarted, GrowthHeight, LeafStarted, SummerLeaves], [GrowthMatured, GrowthStopped, LeavesGone, WinterRosette, Divided]),
         new(LaneKind.Roots, [RootsStarted, RootLength, RootCount, RootsAtBase], [RootsLost, GrowthMatured, LeavesGone]),
         new(LaneKind.Rest, [LeavesGone, Lifted, Stored, WinterRosette], [GrowthStarted, GrowthHeight, Planted, LeafStarted, SummerLeaves]),
@@ -27,18 +30,27 @@ public static class LaneReader
         [GrowthStopped] = "aborted",
         [RootsLost] = "lost",
         [SpikeLost] = "lost",
+        [Lost] = "lost",
         [BloomEnded] = "faded",
         [CutSpike] = "cut",
         [FlowerRemoved] = "cut",
+        [Cut] = "cut",
         [Divided] = "divided off",
         [BloomOpened] = "opened",
         [Blooms] = "opened",
         [LeavesGone] = "died back",
         [WinterRosette] = "died back",
+        [Died] = "died",
+        [GivenAway] = "given away",
     };
 
     /// <summary>These end the lane of every organ, whichever they name.</summary>
-    static readonly EntryKind[] EndsAll = [LeavesGone, WinterRosette];
+    static readonly EntryKind[] EndsEveryOrgan = [LeavesGone, WinterRosette];
+
+    /// <summary>These end whatever the organ that they name was doing.</summary>
+    static readonly EntryKind[] EndsTheOrgan = [Lost, Cut];
+
+    static readonly EntryKind[] EndsThePlant = [Died, GivenAway];
 
     /// <summary>What each kind of entry opens and closes, so that a journal is walked once.</summary>
     static readonly Dictionary<EntryKind, (LaneKind Kind, bool Opens, bool Closes)[]> BySign = Table
@@ -46,43 +58,114 @@ public static class LaneReader
         .ToDictionary(kind => kind, kind => Table.Where(s => s.Open.Contains(kind) || s.Close.Contains(kind))
             .Select(s => (s.Kind, s.Open.Contains(kind), s.Close.Contains(kind))).ToArray());
 
+    /// <summary>A lane that is still being read.</summary>
+    sealed class Track(LaneKind kind, Entry opener)
+    {
+        public EntryKind Opener => opener.Kind;
+        public DateOnly From => opener.On;
+        public DateOnly LastSign { get; set; } = opener.On;
+        public DateOnly? To { get; private set; }
+        public string? Organ { get; set; } = opener.Organ;
+        public string? Ending { get; private set; }
+        public bool Open => To is null;
+
+        public void End(DateOnly on, string? how) => (To, Ending) = (on, how);
+
+        public Lane ToLane() => new(kind, From, To, Organ, Ending: Ending);
+    }
+
     public static IReadOnlyList<Lane> Read(PlantJournal journal)
     {
-        var lanes = Table.Select(_ => new List<Lane>()).ToArray();
+        var tracks = new List<Track>[Table.Length];
+        for (var i = 0; i < tracks.Length; i++) tracks[i] = [];
         foreach (var entry in journal.Entries)
-            foreach (var (kind, opens, closes) in BySign.GetValueOrDefault(entry.Kind) ?? [])
-            {
-                if (closes && Ends(kind, entry)) Close(lanes[(int)kind], entry);
-                if (opens && ShowsLife(entry)) Open(lanes[(int)kind], entry, kind);
-            }
-        return [.. lanes.SelectMany(lane => lane).OrderBy(lane => lane.From).ThenBy(lane => lane.Kind).ThenBy(lane => lane.Organ, StringComparer.Ordinal)];
+        {
+            if (BySign.TryGetValue(entry.Kind, out var signs))
+                foreach (var (kind, opens, closes) in signs)
+                {
+                    if (closes && Ends(kind, entry)) Close(kind, tracks[(int)kind], entry);
+                    if (opens && ShowsLife(entry) && !(entry.Kind == Buds && InBloom(tracks, entry))) Open(kind, tracks[(int)kind], entry);
+                }
+            else if (EndsThePlant.Contains(entry.Kind) || (EndsTheOrgan.Contains(entry.Kind) && entry.Organ is not null)) CloseAll(tracks, entry);
+        }
+        return InOrder(tracks);
+    }
+
+    static Lane[] InOrder(List<Track>[] tracks)
+    {
+        var lanes = new List<Lane>();
+        for (var kind = 0; kind < tracks.Length; kind++)
+            foreach (var track in tracks[kind]) lanes.Add(track.ToLane());
+        return [.. lanes.OrderBy(lane => lane.From).ThenBy(lane => lane.Kind).ThenBy(lane => lane.Organ, StringComparer.Ordinal)];
     }
 
     /// <summary>A count or length of nothing says that one looked, not that something moves.</summary>
     static bool ShowsLife(Entry entry) => entry.Amount is not { InBase: <= 0 };
 
-    /// <summary>Dividing ends only the growth that it names: what is left goes on.</summary>
-    static bool Ends(LaneKind kind, Entry entry) => entry.Kind != Divided || kind is LaneKind.Growth && entry.Organ is not null;
+    /// <summary>Buds counted on an open inflorescence are no new spike.</summary>
+    static bool InBloom(List<Track>[] tracks, Entry entry) =>
+        tracks[(int)LaneKind.Bloom].Exists(track => track.Open && (entry.Organ is null || track.Organ is null || track.Organ == entry.Organ));
 
-    static void Open(List<Lane> lanes, Entry entry, LaneKind kind)
+    /// <summary>Dividing ends only the growth that it names: what is left goes on.</summary>
+    static bool Ends(LaneKind kind, Entry entry) => entry.Kind != Divided || (kind is LaneKind.Growth && entry.Organ is not null);
+
+    static void Open(LaneKind kind, List<Track> tracks, Entry entry)
     {
-        var going = entry.Organ is null
-            ? lanes.FindLastIndex(lane => lane.Open)
-            : lanes.FindLastIndex(lane => lane.Open && (lane.Organ == entry.Organ || lane.Organ is null));
-        if (going < 0) lanes.Add(new(kind, entry.On, null, entry.Organ));
-        else if (entry.Kind == GrowthStarted && lanes[going].From != entry.On && entry.Organ is null) lanes.Add(new(kind, entry.On, null));
-        else if (lanes[going].Organ is null) lanes[going] = lanes[going] with { Organ = entry.Organ };
+        var going = Going(tracks, entry.Organ);
+        if (going is not null && StartsAnew(going, entry))
+        {
+            going = null;
+        }
+        if (entry.Kind == LeafStarted) EndLeavesBefore(tracks, entry);
+        if (entry.Kind == RootsStarted) EndFlushesBefore(tracks, entry);
+        if (going is null) tracks.Add(new(kind, entry));
+        else (going.LastSign, going.Organ) = (entry.On, going.Organ ?? entry.Organ);
     }
 
-    static void Close(List<Lane> lanes, Entry entry)
+    static Track? Going(List<Track> tracks, string? organ) => organ is null
+        ? tracks.FindLast(track => track.Open && track.Organ is null) ?? tracks.FindLast(track => track.Open)
+        : tracks.FindLast(track => track.Open && track.Organ == organ) ?? tracks.FindLast(track => track.Open && track.Organ is null);
+
+    /// <summary>Whether a sign is the start of another organ rather than one more of the organ that is under way.</summary>
+    static bool StartsAnew(Track going, Entry entry)
     {
-        for (var i = lanes.Count - 1; i >= 0; i--)
+        if (entry.Kind == RootsStarted) return entry.On.DayNumber - going.LastSign.DayNumber > FlushGapDays;
+        if (going.From == entry.On && (entry.Organ is null || going.Organ is null)) return false;
+        if (entry.Organ is not null && going.Organ == entry.Organ) return false;
+        return entry.Kind == GrowthStarted || (entry.Kind == SpikeStarted && going.Opener != SheathStarted)
+            || (entry.Kind == LeafStarted && (going.Opener == LeafStarted || entry.Organ is not null));
+    }
+
+    /// <summary>Leaves come one at a time: the next one ends the one before.</summary>
+    static void EndLeavesBefore(List<Track> tracks, Entry entry)
+    {
+        foreach (var leaf in tracks)
+            if (leaf.Open && leaf.Opener == LeafStarted && leaf.From < entry.On && (leaf.Organ is null || leaf.Organ != entry.Organ)) leaf.End(entry.On, "next leaf");
+    }
+
+    /// <summary>A flush that was not seen to move for two months has grown in when another starts.</summary>
+    static void EndFlushesBefore(List<Track> tracks, Entry entry)
+    {
+        foreach (var flush in tracks)
+            if (flush.Open && (flush.Organ is null || flush.Organ != entry.Organ) && entry.On.DayNumber - flush.LastSign.DayNumber > FlushGapDays) flush.End(flush.LastSign, "grown in");
+    }
+
+    static void Close(LaneKind kind, List<Track> tracks, Entry entry)
+    {
+        var how = kind is LaneKind.Rest ? "woke" : Endings.GetValueOrDefault(entry.Kind);
+        var every = EndsEveryOrgan.Contains(entry.Kind) || (kind is LaneKind.Rest && entry.Organ is null);
+        for (var i = tracks.Count - 1; i >= 0; i--)
         {
-            if (!lanes[i].Open) continue;
-            var all = EndsAll.Contains(entry.Kind);
-            if (!all && entry.Organ is not null && lanes[i].Organ is not null && lanes[i].Organ != entry.Organ) continue;
-            lanes[i] = lanes[i] with { To = entry.On, Ending = lanes[i].Kind is LaneKind.Rest ? "woke" : Endings.GetValueOrDefault(entry.Kind) };
-            if (!all) return;
+            var track = tracks[i];
+            if (!track.Open || (!every && entry.Organ is not null && track.Organ is not null && track.Organ != entry.Organ)) continue;
+            track.End(entry.On, how);
+            if (!every) return;
         }
+    }
+
+    static void CloseAll(List<Track>[] tracks, Entry entry)
+    {
+        foreach (var track in tracks.SelectMany(kind => kind))
+            if (track.Open && (EndsThePlant.Contains(entry.Kind) || track.Organ == entry.Organ)) track.End(entry.On, Endings[entry.Kind]);
     }
 }

@@ -18,10 +18,12 @@ public sealed class NoteReader
     readonly List<Found> found = [];
     readonly List<(int Clause, int FoundBefore, DateOnly Day)> dates = [];
     readonly List<Unread> unread = [];
+    IReadOnlyList<string> tags = [];
+    string? reference;
     int at;
     int clause;
 
-    sealed record Found(int Clause, EntryKind Kind, Quantity? Amount, string? Text);
+    sealed record Found(int Clause, int End, EntryKind Kind, Quantity? Amount, string? Text, string? Organ);
 
     NoteReader(string line, int from, NoteContext context)
     {
@@ -36,10 +38,12 @@ public sealed class NoteReader
         var head = NoteHead.Read(line, context);
         if (head.Unknown is { Length: 0 }) return new(line, [], [], []);
 
-        var reader = new NoteReader(line, head.End, context);
+        var reader = new NoteReader(line, head.End, context) { tags = head.Tags };
         if (head.Unknown is { } word) reader.unread.Add(new(head.Start, word, $"No plant here is tagged \"{word}\".", Nearest.To(word, context.Tags)));
         reader.ReadAll();
-        return new(line, head.Tags, reader.Entries(), reader.unread);
+        var entries = reader.Entries();
+        var questions = reader.Questions(entries).ToList(); // may find more that cannot be read
+        return new(line, head.Tags, entries, reader.unread) { Questions = questions };
     }
 
     ReadOnlySpan<Token> Ahead => tokens.AsSpan(at);
@@ -48,7 +52,8 @@ public sealed class NoteReader
     {
         while (at < tokens.Length)
         {
-            if (tokens[at].Kind is TokenKind.Break) (clause, at) = (clause + 1, at + 1);
+            if (tokens[at].Kind is TokenKind.Break) (clause, at, reference) = (clause + 1, at + 1, null);
+            else if (TakeReference()) { }
             else if (TakeDate() || TakeCounted() || TakePhrase()) { }
             else if (Vocabulary.Filler.Contains(tokens[at].Text)) at++;
             else TakeUnread();
@@ -62,6 +67,25 @@ public sealed class NoteReader
         else Refuse(at, at + date.Taken, date.Fault!);
         at += date.Taken;
         return true;
+    }
+
+    /// <summary>"#s31b": the organ that the entry before it means, or the one behind it.</summary>
+    bool TakeReference()
+    {
+        if (tokens[at].Kind is not TokenKind.Reference) return false;
+        var organ = ReadReference();
+        if (found.Count > 0 && found[^1].Clause == clause && found[^1].Organ is null) found[^1] = found[^1] with { Organ = organ, End = tokens[at - 1].End };
+        else reference = organ;
+        return true;
+    }
+
+    string? ReadReference()
+    {
+        var name = tokens[at].Text;
+        var organ = tags.Count == 1 ? context.Books(tags[0])?.Find(name) : null;
+        if (organ is null) Refuse(at, at + 1, tags.Count == 1 ? $"\"{name}\" is no part of {tags[0]}." : "A part can be named for one plant at a time.");
+        at++;
+        return organ;
     }
 
     /// <summary>"3 buds", "8.5 cm roots": the number first.</summary>
@@ -82,6 +106,7 @@ public sealed class NoteReader
         if (Vocabulary.Longest(Ahead) is not { } phrase) return false;
         var start = at;
         at += phrase.Split.Length;
+        if (at < tokens.Length && tokens[at].Kind is TokenKind.Reference) reference = ReadReference();
         if (phrase.Kind == EntryKinds.Note) Keep(start, phrase.Kind, null, RestOfLine());
         else if (Vocabulary.TakesText.Contains(phrase.Kind)) KeepWithText(start, phrase.Kind);
         else if (phrase.State is not null) Keep(start, phrase.Kind, null, phrase.State);
@@ -160,7 +185,8 @@ public sealed class NoteReader
     {
         if (kind == EntryKinds.Note && text is null) Refuse(start, at, "A note needs some words behind it.");
         else if (EntryCheck.Fault(kind, context.Today, amount, text, context.Today) is { } fault) Refuse(start, at, fault);
-        else found.Add(new(clause, kind, amount, text));
+        else found.Add(new(clause, tokens[at - 1].End, kind, amount, text, reference));
+        reference = null;
     }
 
     void TakeUnread()
@@ -178,7 +204,19 @@ public sealed class NoteReader
 
     string Piece(int from, int to) => line[tokens[from].Start..tokens[Math.Max(from, to - 1)].End];
 
-    IReadOnlyList<NoteEntry> Entries() => [.. found.Select(entry => new NoteEntry(entry.Kind, DayOf(entry.Clause), entry.Amount, entry.Text))];
+    IReadOnlyList<NoteEntry> Entries() => [.. found.Select(entry => new NoteEntry(entry.Kind, DayOf(entry.Clause), entry.Amount, entry.Text, entry.Organ))];
+
+    /// <summary>What has to be asked before the entries can be logged. With several plants nothing can be asked.</summary>
+    IEnumerable<NoteQuestion> Questions(IReadOnlyList<NoteEntry> entries)
+    {
+        foreach (var tag in tags)
+            foreach (var question in context.Books(tag)?.Place(entries).Questions ?? [])
+            {
+                var (entry, end) = (entries[question.Index], found[question.Index].End);
+                if (tags.Count == 1) yield return new(entry.Words, [.. question.Choices.Select(choice => new NoteAnswer(choice.Words, line.Insert(end, $" #{choice.Reference}")))]);
+                else unread.Add(new(0, tag, $"\"{tag}\" has several parts that this could mean: {string.Join("; ", question.Choices.Select(c => c.Words))}. Write it for one plant at a time."));
+            }
+    }
 
     /// <summary>The clause's own date, else one that stands for the whole line, else today.</summary>
     DateOnly DayOf(int clause)

@@ -1,5 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Journal;
+using BudClock.Core.Lanes;
 
 namespace BudClock.Core.Notes;
 
@@ -11,15 +12,25 @@ public sealed record ReadNote(string Text, IReadOnlyList<string> Tags, IReadOnly
     /// <summary>The first plant; null when the line names none.</summary>
     public string? Tag => Tags.Count > 0 ? Tags[0] : null;
 
+    /// <summary>Entries that could mean more than one organ of the plant.</summary>
+    public IReadOnlyList<NoteQuestion> Questions { get; init; } = [];
+
     /// <summary>All of it was understood and can be logged.</summary>
-    public bool Complete => Tag is not null && Entries.Count > 0 && Unread.Count == 0;
+    public bool Complete => Tag is not null && Entries.Count > 0 && Unread.Count == 0 && Questions.Count == 0;
 
     /// <summary>The line in plain form; reading it again gives the same entries.</summary>
     public string Canonical => $"{string.Join(", ", Tags)}: {string.Join(", ", Entries.Select(entry => entry.Canonical))}";
 }
 
+/// <summary>Which organ did this mean? Each answer is the line again, with the organ named.</summary>
+/// <param name="Entry">"Spike 12 cm".</param>
+public sealed record NoteQuestion(string Entry, IReadOnlyList<NoteAnswer> Answers);
+
+public sealed record NoteAnswer(string Words, string Text);
+
 /// <summary>One entry understood from a line.</summary>
-public sealed record NoteEntry(EntryKind Kind, DateOnly On, Quantity? Amount = null, string? Text = null)
+/// <param name="Organ">The id of the organ it names, or one of <see cref="OrganBook"/>'s words; null when it names none.</param>
+public sealed record NoteEntry(EntryKind Kind, DateOnly On, Quantity? Amount = null, string? Text = null, string? Organ = null)
 {
     /// <summary>For the live reading: "Roots 8.5 cm".</summary>
     public string Words => string.Join(' ', new[] { Kind.Words, Amount?.ToString(), Text }.Where(part => part is not null));
@@ -29,11 +40,12 @@ public sealed record NoteEntry(EntryKind Kind, DateOnly On, Quantity? Amount = n
         get
         {
             var amount = Amount is { } a ? $" {a.Value.ToString("R", CultureInfo.InvariantCulture)} {a.Unit}".TrimEnd() : "";
+            var organ = Organ is null ? "" : $" #{Organ}";
             var date = On.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
             // A free text runs to the end of its clause, so the date stands before it.
             return Text is null || Kind.States.Length > 0
-                ? $"{Kind.Words.ToLowerInvariant()}{amount}{(Text is null ? "" : " " + Text)} {date}"
-                : $"{date} {Kind.Words.ToLowerInvariant()}{amount} {Text}";
+                ? $"{Kind.Words.ToLowerInvariant()}{amount}{(Text is null ? "" : " " + Text)}{organ} {date}"
+                : $"{date} {Kind.Words.ToLowerInvariant()}{amount}{organ} {Text}";
         }
     }
 }
@@ -49,6 +61,9 @@ public sealed record Unread(int Start, string Fragment, string Why, string? Near
 /// <param name="Today">The day that "today" means, and the last day that may be logged.</param>
 public sealed record NoteContext(IReadOnlyCollection<string> Tags, DateOnly Today, bool UsUnits = false)
 {
+    /// <summary>The organs of a plant, by tag; without them no organ can be named and none is asked for.</summary>
+    public Func<string, OrganBook?> Books { get; init; } = _ => null;
+
     /// <summary>Places by name and by code, with the tags that stand there: "south bench: soaked" means all of them.</summary>
     public IReadOnlyDictionary<string, IReadOnlyList<string>> Places { get; init; } = new Dictionary<string, IReadOnlyList<string>>();
 }

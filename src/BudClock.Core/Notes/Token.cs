@@ -3,9 +3,9 @@ using System.Text.RegularExpressions;
 
 namespace BudClock.Core.Notes;
 
-enum TokenKind { Word, Number, Date, Break }
+enum TokenKind { Word, Number, Date, Break, Reference }
 
-/// <summary>A word, a number, an ISO date or a break between observations, with its place in the line.</summary>
+/// <summary>A word, a number, an ISO date, the name of an organ behind a #, or a break between observations, with its place in the line.</summary>
 sealed record Token(TokenKind Kind, int Start, int End, string Text, double Number = 0, DateOnly Date = default)
 {
     public bool Is(string word) => Kind is TokenKind.Word && Text == word;
@@ -35,6 +35,7 @@ static partial class Tokens
         if (match.Groups["iso"].Success && DateOnly.TryParseExact(match.Value, "yyyy-M-d", CultureInfo.InvariantCulture, DateTimeStyles.None, out var date))
             return new(TokenKind.Date, start, end, match.Value, Date: date);
         if (match.Groups["number"].Success) return new(TokenKind.Number, start, end, match.Value, Number(match));
+        if (match.Groups["reference"].Success) return new(TokenKind.Reference, start, end, match.Groups["reference"].Value);
         if (match.Groups["break"].Success) return new(TokenKind.Break, start, end, match.Value);
         return new(TokenKind.Word, start, end, match.Value.ToLowerInvariant().Replace('’', '\''));
     }
@@ -61,6 +62,7 @@ static partial class Tokens
             (?:(?<over>[0-9]{1,3}/[0-9]{1,3})(?![0-9/])
               |(?<whole>[0-9]{1,9}(?:[.,][0-9]{1,9})?)(?:\s?(?<sign>[½¼¾⅓⅔⅛⅜⅝⅞])|\s+(?<over>[0-9]{1,3}/[0-9]{1,3})(?![0-9/]))?
               |(?<sign>[½¼¾⅓⅔⅛⅜⅝⅞])))
+        |\#(?<reference>[A-Za-z0-9][A-Za-z0-9-]*)
         |(?<break>[,;\n]|\.(?=\s|$))
         |(?:mg/l|["″%]|[^\s0-9,;:½¼¾⅓⅔⅛⅜⅝⅞"″%.]+\.?(?=\s|$|[,;])|[^\s0-9,;:½¼¾⅓⅔⅛⅜⅝⅞"″%.]+|\S)
         """, RegexOptions.IgnorePatternWhitespace | RegexOptions.CultureInvariant | RegexOptions.IgnoreCase, matchTimeoutMilliseconds: 1000)]

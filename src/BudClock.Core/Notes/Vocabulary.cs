@@ -20,6 +20,7 @@ static class Vocabulary
         [Bulbs] = Map("plump:plump,full,filled,fat,firm", "wrinkled:wrinkled,wrinkly,wrinkling", "shrivelled:shrivelled,shriveled,shrivelling,shrunken"),
         [Leaves] = Map("firm:firm,stiff", "limp:limp,droopy,drooping,wilted", "pliable:pliable,floppy,soft", "yellowing:yellowing,yellow", "scorched:scorched,burnt,burned", "pale:pale"),
         [Tuber] = Map("firm:firm,hard", "soft:soft,squishy", "mouldy:mouldy,moldy", "sprouting:sprouting,sprouted"),
+        [Base] = Map("firm:firm,hard", "soft:soft,squishy", "smelling:smelling,smells,smelly"),
         [Medium] = Map("wet:wet,soggy", "damp:damp,moist", "dry:dry"),
         [Tray] = Map("empty:empty,dry"),
         [Reservoir] = Map("empty:empty,dry"),
@@ -37,6 +38,7 @@ static class Vocabulary
         (RootsAtBase, "roots at base, roots at the base, roots at bottom, roots at the bottom, roots at the base of the pot, roots circling, roots turning round, roots round the pot"),
         (RootsLost, "roots dead, roots rotted, roots died, lost roots, dead roots"),
         (SheathStarted, "sheath, new sheath"),
+        (GrowthStarted, "second growth, another growth, second new growth"),
         (SpikeStarted, "spike started, spike seen, new spike showing"),
         (BudsLost, "lost buds, buds blasted, buds dropped"),
         (BloomOpened, "bloom opened, first flower, in bloom, flower open, opened, blooming"),
@@ -63,7 +65,7 @@ static class Vocabulary
         ["a", "an", "the", "its", "is", "are", "was", "were", "has", "have", "with", "and", "&", "at", "of", "about", "around", "now", "looks", "look", "looking", "still", "got", "it", "on", ":", "=", "-", "–", "—", "~", "+"];
 
     /// <summary>Kinds whose words run on freely to the end of their clause.</summary>
-    public static readonly HashSet<EntryKind> TakesText = [Pest, Rot, Treated, Repotted, Divided, Moved, Acquired, GivenAway, Died, Renamed, Stored, Planted, ProgrammeStarted, Photo, Flagged];
+    public static readonly HashSet<EntryKind> TakesText = [Pest, Rot, Treated, Repotted, Divided, Moved, Acquired, GivenAway, Died, Renamed, Stored, Planted, ProgrammeStarted, Photo, Flagged, Inspected, Lost, Cut, SpikeLost, BudsLost];
 
     /// <summary>All phrases, longest first, so that "roots at the base" is not read as "roots".</summary>
     public static readonly IReadOnlyList<Phrase> All = [.. Build().DistinctBy(phrase => phrase.Words).OrderByDescending(phrase => phrase.Split.Length)];

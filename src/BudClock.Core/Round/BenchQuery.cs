@@ -19,8 +19,8 @@ public sealed record BenchQuery
     public static readonly IReadOnlyDictionary<string, Func<Assessment, bool>> Questions = new Dictionary<string, Func<Assessment, bool>>
     {
         ["asks today"] = a => a.Main?.Verdict is Verdict.Do or Verdict.Look,
-        ["in spike"] = a => a.Lanes.Any(lane => lane is { Kind: LaneKind.Spike, Open: true }),
-        ["roots moving"] = a => a.Lanes.Any(lane => lane is { Kind: LaneKind.Roots, Open: true }),
+        ["in spike"] = a => a.Recorded.Any(lane => lane is { Kind: LaneKind.Spike, Open: true }),
+        ["roots moving"] = a => a.Recorded.Any(lane => lane is { Kind: LaneKind.Roots, Open: true }),
         ["not measured for two weeks"] = a => a.Situation?.Series.Any(s => s.Moves && s.Last.On <= a.On.AddDays(-14)) == true,
         ["recovering"] = a => a.Phase.Phase is Lanes.Phase.Recovering,
         ["newcomers"] = a => a.Phase.Phase is Lanes.Phase.Newcomer,
@@ -56,7 +56,7 @@ public sealed record BenchQuery
     static bool Finds(Assessment a, Dictionary<string, string> places, string word)
     {
         var plant = a.Plant;
-        return In(plant.Tag) || In(plant.Name) || In(plant.Taxon) || In(plant.Medium) || In(plant.Pot?.Kind) || In(a.Phase.Phase.Words())
+        return In(plant.Tag) || In(plant.Name) || In(plant.Taxon) || plant.Synonyms.Any(In) || In(plant.Source) || In(plant.Parent) || In(plant.Medium) || In(plant.Pot?.Kind) || In(a.Phase.Phase.Words())
             || In(plant.Place is { } code ? places.GetValueOrDefault(code) : "unplaced") || In(a.Situation?.Sheet.Title)
             || plant.Entries.Any(entry => !entry.Struck && In(entry.Text));
 

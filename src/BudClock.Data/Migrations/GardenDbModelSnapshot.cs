@@ -25,6 +25,9 @@ namespace BudClock.Data.Migrations
                     b.Property<Guid>("Act")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("File")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Kind")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -60,6 +63,45 @@ namespace BudClock.Data.Migrations
                     b.HasIndex("PlantId", "On");
 
                     b.ToTable("Entries");
+                });
+
+            modelBuilder.Entity("BudClock.Data.ForecastKeptRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateOnly>("From")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly>("Likely")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly>("Made")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Of")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Organ")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("PlantId")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Source")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly>("To")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("PlantId");
+
+                    b.ToTable("ForecastsKept");
                 });
 
             modelBuilder.Entity("BudClock.Data.ForecastRow", b =>
@@ -193,6 +235,12 @@ namespace BudClock.Data.Migrations
                     b.Property<string>("Name")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Origin")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Parent")
+                        .HasColumnType("TEXT");
+
                     b.Property<int?>("PlaceId")
                         .HasColumnType("INTEGER");
 
@@ -205,11 +253,21 @@ namespace BudClock.Data.Migrations
                     b.Property<string>("PotKind")
                         .HasColumnType("TEXT");
 
+                    b.Property<DateOnly?>("QuarantineUntil")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Schools")
                         .IsRequired()
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Sheet")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Source")
+                        .HasColumnType("TEXT");
+
+                    b.PrimitiveCollection<string>("Synonyms")
+                        .IsRequired()
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Tag")
@@ -219,6 +277,10 @@ namespace BudClock.Data.Migrations
 
                     b.Property<string>("Taxon")
                         .HasColumnType("TEXT");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("INTEGER");
 
                     b.HasKey("Id");
 
@@ -260,6 +322,15 @@ namespace BudClock.Data.Migrations
                 {
                     b.HasOne("BudClock.Data.PlantRow", null)
                         .WithMany("Entries")
+                        .HasForeignKey("PlantId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("BudClock.Data.ForecastKeptRow", b =>
+                {
+                    b.HasOne("BudClock.Data.PlantRow", null)
+                        .WithMany("Forecasts")
                         .HasForeignKey("PlantId")
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired();
@@ -309,6 +380,8 @@ namespace BudClock.Data.Migrations
             modelBuilder.Entity("BudClock.Data.PlantRow", b =>
                 {
                     b.Navigation("Entries");
+
+                    b.Navigation("Forecasts");
 
                     b.Navigation("Organs");
                 });

@@ -16,6 +16,8 @@ static class GardenApi
         app.MapGet("/healthz", Health);
         app.MapGet("/api/plants/{tag}/advice", Advice);
         app.MapGet("/api/garden", Export);
+        app.MapGet("/api/garden.zip", Zip);
+        app.MapGet("/api/entries.csv", Csv);
         app.MapGet("/api/garden.schema.json", () => Results.Text(GardenSchema.Text, "application/schema+json", Encoding.UTF8));
         app.MapPost("/api/notes", TakeNote);
     }
@@ -46,6 +48,20 @@ static class GardenApi
         ? Results.File(Encoding.UTF8.GetBytes(GardenFileWriter.Write(garden)), "application/json", "garden.json")
         : Results.NotFound();
 
+    static async Task<IResult> Zip(GardenStore store, PictureFolder pictures)
+    {
+        if (await store.ReadAsync() is not { } garden) return Results.NotFound();
+        // Through a file, so that a large garden does not lie in memory; it goes when it has been sent.
+        var file = new FileStream(Path.GetTempFileName(), FileMode.Create, FileAccess.ReadWrite, FileShare.None, 1 << 16, FileOptions.DeleteOnClose);
+        await GardenZip.WriteAsync(file, garden, pictures);
+        file.Position = 0;
+        return Results.File(file, "application/zip", "garden.zip");
+    }
+
+    static async Task<IResult> Csv(GardenStore store) => await store.ReadAsync() is { } garden
+        ? Results.File(Encoding.UTF8.GetBytes(EntryCsv.Write(garden.Plants)), "text/csv", "entries.csv")
+        : Results.NotFound();
+
     sealed record NoteIn(string? Text, DateOnly? On);
 
     /// <summary>Logs a note whole, or logs nothing and says what was not understood.</summary>
@@ -74,6 +90,7 @@ static class GardenApi
         tags = note.Tags,
         logged = note.Complete,
         entries = note.Entries.Select(e => new { on = e.On, kind = e.Kind.Name, value = e.Amount?.Value, unit = e.Amount?.Unit?.Symbol, text = e.Text }),
+        questions = note.Questions.Select(q => new { entry = q.Entry, answers = q.Answers.Select(a => new { words = a.Words, text = a.Text }) }),
         unread = note.Unread.Select(u => new { at = u.Start, fragment = u.Fragment, why = u.Why, nearest = u.Nearest }),
     };
 

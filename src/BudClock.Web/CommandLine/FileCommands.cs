@@ -1,7 +1,8 @@
 using System.CommandLine;
 using BudClock.Core.Formats;
+using BudClock.Core.Journal;
 using BudClock.Data;
-using Microsoft.Data.Sqlite;
+using BudClock.Web.Photos;
 using Microsoft.EntityFrameworkCore;
 
 namespace BudClock.Web.CommandLine;
@@ -30,11 +31,17 @@ static class ExportCommand
     {
         var file = new Argument<FileInfo?>("FILE") { Arity = ArgumentArity.ZeroOrOne, Description = "Where to; printed when left out." };
         var data = DataFolder.Option();
-        var command = new Command("export", "Write the garden as a garden file.") { file, data };
+        var command = new Command("export", "Write the garden as a garden file; a name that ends in .zip takes the pictures along.") { file, data };
         command.SetAction(async parsed =>
         {
             await using var services = await Stored.OpenAsync(parsed.GetValue(data));
             if (await services.GetRequiredService<GardenStore>().ReadAsync() is not { } garden) return Exit.Wrong("--data: there is no garden in this folder yet");
+            if (parsed.GetValue(file) is { Extension: ".zip" } zip)
+            {
+                await using var stream = zip.Create();
+                await GardenZip.WriteAsync(stream, garden, services.GetRequiredService<PictureFolder>());
+                return Exit.Fine;
+            }
             var text = GardenFileWriter.Write(garden);
             if (parsed.GetValue(file) is { } target) await File.WriteAllTextAsync(target.FullName, text);
             else Exit.Print(text);
@@ -54,73 +61,25 @@ static class ImportCommand
         var command = new Command("import", "Take a garden file into the garden.") { file, data };
         command.SetAction(async parsed =>
         {
-            if (Exit.ReadGarden(parsed.GetValue(file)!) is not { } garden) return Exit.WrongInput;
+            var (garden, pictures) = await ReadAsync(parsed.GetValue(file)!);
+            if (garden is null) return Exit.WrongInput;
             await using var services = await Stored.OpenAsync(parsed.GetValue(data));
+            var folder = services.GetRequiredService<PictureFolder>();
+            foreach (var (name, picture) in pictures.Where(picture => folder.Find(picture.Key) is null)) await folder.SaveAsync(name, picture.Full, picture.Small);
             var added = await services.GetRequiredService<GardenImport>().ImportAsync(garden);
             Console.WriteLine($"Added {added.Plants} plants, {added.Entries} entries, {added.Readings} readings.");
             return Exit.Fine;
         });
         return command;
     }
-}
 
-/// <summary><c>budclock backup FILE</c>: copies the database whole, also while the application runs.</summary>
-static class BackupCommand
-{
-    public static Command Create()
+    static async Task<(GardenRecord? Garden, Dictionary<string, ReadyPicture> Pictures)> ReadAsync(FileInfo file)
     {
-        var file = new Argument<FileInfo>("FILE") { Description = "The copy to make; it must not be there yet." };
-        var data = DataFolder.Option();
-        var command = new Command("backup", "Copy the garden's database.") { file, data };
-        command.SetAction(async parsed =>
-        {
-            var target = parsed.GetValue(file)!;
-            if (target.Exists) return Exit.Wrong($"{target}: is there already; name a new file");
-            await using var services = await Stored.OpenAsync(parsed.GetValue(data));
-            await GardenDatabase.BackupAsync(services.GetRequiredService<IDbContextFactory<GardenDb>>(), target.FullName);
-            return Exit.Fine;
-        });
-        return command;
-    }
-}
-
-/// <summary><c>budclock restore FILE</c>: puts a copy back into an empty data folder.</summary>
-static class RestoreCommand
-{
-    public static Command Create()
-    {
-        var file = new Argument<FileInfo>("FILE") { Description = "A copy made by backup." };
-        var data = DataFolder.Option();
-        var command = new Command("restore", "Put a copy of the database into an empty folder.") { file, data };
-        command.SetAction(parsed =>
-        {
-            var (copy, folder) = (parsed.GetValue(file)!, DataFolder.Of(parsed.GetValue(data)));
-            if (!copy.Exists) return Exit.Wrong($"{copy}: no such file");
-            if (!IsDatabase(copy)) return Exit.Wrong($"{copy}: not a copy of a Bud Clock database");
-            var target = Path.Combine(folder, GardenDatabase.FileName);
-            if (File.Exists(target)) return Exit.Wrong($"{target}: there is a garden already; restore into an empty folder with --data");
-            Directory.CreateDirectory(folder);
-            copy.CopyTo(target);
-            return Exit.Fine;
-        });
-        return command;
-    }
-
-    static bool IsDatabase(FileInfo copy)
-    {
-        try
-        {
-            using var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = copy.FullName, Mode = SqliteOpenMode.ReadOnly, Pooling = false }.ToString());
-            connection.Open();
-            using var command = connection.CreateCommand();
-            command.CommandText = "SELECT count(*) FROM Gardens";
-            command.ExecuteScalar();
-            return true;
-        }
-        catch (SqliteException)
-        {
-            return false;
-        }
+        if (!file.Exists || file.Extension != ".zip") return (Exit.ReadGarden(file), []);
+        await using var stream = file.OpenRead();
+        var (garden, pictures, faults) = await GardenZip.ReadAsync(stream, DateOnly.MaxValue);
+        Exit.Wrong(faults.Select(fault => fault.ToString()));
+        return (garden, pictures);
     }
 }
 

@@ -10,6 +10,9 @@ public static class DemoGarden
     /// <summary>The day the demo pretends it is.</summary>
     public static readonly DateOnly Day = new(2031, 5, 24);
 
+    /// <summary>Tags of the plants that have pictures.</summary>
+    public static readonly IReadOnlyList<string> Pictured = ["ONC-02", "MIL-01", "CAT-01"];
+
     public static GardenRecord Read()
     {
         using var text = new StreamReader(typeof(DemoGarden).Assembly.GetManifestResourceStream("demo/lighthouse.json")!);

@@ -26,14 +26,14 @@ public sealed record YearDial(
     public static YearDial Of(Assessment plant, Garden garden)
     {
         var dial = new DialGeometry(garden.Southern);
-        var today = plant.On;
+        var today = plant.Ended?.On ?? plant.On; // a plant that is gone shows its last year
         return new(
             [.. Enumerable.Range(1, 12).Select(month => DialMonth.Of(dial, today.Year, month))],
             [.. Enum.GetValues<LaneKind>().Select(kind => new DialRing(kind, Radius(kind)))],
             [.. plant.Lanes.Select(lane => Arc(dial, lane, today)).OfType<DialArc>()],
             garden.Latitude is { } latitude ? dial.DayBand(today.Year, latitude, NightRadius - (BandWidth / 2), BandWidth) : null,
             dial.At(today, 50), dial.At(today, 169),
-            plant.Phase.Phase.Words(), WordsUnder(plant));
+            plant.Ended is { } end ? end.Kind.Words : plant.Phase.Phase.Words(), plant.Ended is { } ended ? Dates.Long(ended.On) : WordsUnder(plant));
     }
 
     static double Radius(LaneKind kind) => OuterLane - (LaneStep * (int)kind);

@@ -1,4 +1,3 @@
-using BudClock.Core.Journal;
 using BudClock.Core.Notes;
 using Htmx;
 using Microsoft.AspNetCore.Mvc;
@@ -16,7 +15,7 @@ public sealed class NotesModel(Glasshouse glasshouse, Logbook logbook) : GardenP
 
     /// <summary>The live reading of a line that is being typed.</summary>
     public IActionResult OnPostRead(string? text) =>
-        Partial("_Said", string.IsNullOrWhiteSpace(text) ? Said.Nothing : Said.Reading(Read(text)));
+        Partial("_Said", string.IsNullOrWhiteSpace(text) ? Said.Nothing : Said.Reading(Read(text), Today));
 
     /// <summary>Logs a line whole, or nothing of it.</summary>
     public async Task<IActionResult> OnPostAsync(string? text, string? returnUrl)
@@ -29,18 +28,16 @@ public sealed class NotesModel(Glasshouse glasshouse, Logbook logbook) : GardenP
     }
 
     /// <summary>Logs one entry from a button or a form.</summary>
-    public async Task<IActionResult> OnPostEntryAsync(string tag, string kind, string? amount, string? words, string? returnUrl)
+    public async Task<IActionResult> OnPostEntryAsync(EntryForm form, string? returnUrl)
     {
-        if (Today.Find(tag) is not { } plant || EntryKinds.Find(kind) is not { } known) return Answer(Said.Wrong("That plant or entry is not known here."), returnUrl);
-        var unit = known.Measure is { } measure ? Unit.Default(measure.Dimension, Today.Garden.UsUnits) : null;
-        var quantity = AmountReader.Read(amount, unit);
-        if (quantity is null && !string.IsNullOrWhiteSpace(amount))
-            return Answer(Said.Wrong($"\"{Shortened(amount)}\" is not a number with a unit, such as 8.5 {unit}."), returnUrl);
-        if (EntryCheck.Fault(known, Today.Day, quantity, words, Today.Day) is { } fault) return Answer(Said.Wrong(fault), returnUrl);
+        if (Today.Find(form.Tag) is not { } plant) return Answer(Said.Wrong("That plant is not known here."), returnUrl);
+        var (entry, fault) = form.Read(Today, plant);
+        if (entry is null) return Answer(Said.Wrong(fault!), returnUrl);
+        if (entry.Organ is null && plant.Book.Place([entry]).Questions.Count > 0)
+            return Answer(Said.Refused(Read(new ReadNote("", [plant.Plant.Tag], [entry], []).Canonical)), returnUrl);
 
-        NoteEntry[] entries = [new(known, Today.Day, quantity, words)];
-        await logbook.LogAsync([plant.Plant.Tag], entries);
-        return Logged([plant.Plant.Tag], entries, returnUrl);
+        await logbook.LogAsync([plant.Plant.Tag], [entry]);
+        return Logged([plant.Plant.Tag], [entry], returnUrl);
     }
 
     public async Task<IActionResult> OnPostUndoAsync(string? returnUrl)
@@ -61,7 +58,7 @@ public sealed class NotesModel(Glasshouse glasshouse, Logbook logbook) : GardenP
     IActionResult Logged(IReadOnlyList<string> tags, IReadOnlyList<NoteEntry> entries, string? returnUrl, bool clearNote = false)
     {
         if (clearNote && IsHtmx) Response.Htmx(headers => headers.WithTrigger("note-logged"));
-        return Changed(Said.Logged(tags, entries, Today.Day), returnUrl);
+        return Changed(Said.Logged(tags, entries, Today), returnUrl);
     }
 
     IActionResult Changed(Said said, string? returnUrl)
@@ -78,26 +75,4 @@ public sealed class NotesModel(Glasshouse glasshouse, Logbook logbook) : GardenP
         ViewData["ReturnUrl"] = returnUrl;
         return Page();
     }
-
-    static string Shortened(string text) => text.Length <= 30 ? text : text[..30] + "…";
-}
-
-/// <summary>The line under the note: how a text is read, what was done, or what is wrong.</summary>
-public sealed record Said(ReadNote? Note, string? Words, bool Trouble, bool CanUndo)
-{
-    public static readonly Said Nothing = new(null, null, false, false);
-
-    public static Said Reading(ReadNote note) => new(note, null, false, false);
-
-    public static Said Refused(ReadNote note) => new(note, "Nothing was logged yet.", true, false);
-
-    public static Said Wrong(string words) => new(null, words, true, false);
-
-    public static Said Done(string words) => new(null, words, false, false);
-
-    public static Said Logged(IReadOnlyList<string> tags, IReadOnlyList<NoteEntry> entries, DateOnly today) => new(null,
-        $"Logged on {Plants(tags)}: {string.Join(", ", entries.Select(e => e.Words + (e.On == today ? "" : $", {Dates.Near(e.On, today)}")))}.", false, true);
-
-    /// <summary>One tag, or how many plants a line means.</summary>
-    public static string Plants(IReadOnlyList<string> tags) => tags.Count == 1 ? tags[0] : $"{tags.Count} plants";
 }

@@ -52,7 +52,16 @@ public static class Say
         Topics.Water => "Watering",
         Topics.Measure => "Measuring",
         Topics.SecondLook => "Second look",
+        Topics.GrowthCheck => "Growth",
         _ => topic,
+    };
+
+    /// <summary>What a forecast is about.</summary>
+    public static string Turn(string of) => of switch
+    {
+        Core.Measuring.Forecasts.FirstFlower => "First flower",
+        Core.Measuring.Forecasts.Matured => "Growth finished",
+        _ => "In bloom until",
     };
 
     public static string Class(Verdict verdict) => verdict.ToString().ToLowerInvariant();

@@ -91,16 +91,47 @@ public class GardenFileTests
     [InlineData("\"text\": \"wrinkled\"", "\"text\": \"odd\"", "plants[0].entries[2].text: Bulbs can be plump, wrinkled, shrivelled; \"odd\" is none of these.")]
     [InlineData("\"on\": \"2031-05-21\"", "\"on\": \"21 May\"", "plants[0].entries[2].on: expected a date such as 2031-05-24, got \"21 May\"")]
     [InlineData("\"tag\": \"LYC-01\"", "\"tag\": \"LYC 01\"", "plants[0].tag: \"LYC 01\" cannot be a tag: letters, digits and hyphens, at most 20, such as LYC-01")]
-    [InlineData("\"medium\": \"bark\"", "\"colour\": \"bark\"", "plants[0].colour: not a member of this format; known here are tag, name, taxon, sheet, place, acquired, pot, medium, doubtful, schools, organs, entries")]
+    [InlineData("\"medium\": \"bark\"", "\"colour\": \"bark\"", "plants[0].colour: not a member of this format; known here are tag, name, taxon, sheet, place, acquired, pot, medium, doubtful, synonyms, parent, origin, source, quarantineUntil, schools, organs, forecasts, entries")]
     [InlineData("\"latitude\": 51.5", "\"latitude\": 151.5", "garden.latitude: expected -90 to 90, got 151.5")]
     [InlineData("\"place\": \"south\", \"acquired\"", "\"place\": \"north\", \"acquired\"", "plants[0].place: \"north\" is not among the places")]
-    [InlineData("\"sheet\": \"leafless-pseudobulb\"", "\"sheet\": \"cactus\"", "plants[0].sheet: expected one of general, leafless-pseudobulb, got \"cactus\"")]
+    [InlineData("\"text\": \"wrinkled\"", "\"text\": \"wrinkled\", \"file\": \"../../etc/x.jpg\"", "plants[0].entries[2].file: \"../../etc/x.jpg\" is no name of a picture, such as 0198f3c2.jpg")]
+    [InlineData("\"medium\": \"bark\"", "\"synonyms\": \"bark\"", "plants[0].synonyms: expected a list of texts, got \"bark\"")]
+    [InlineData("\"medium\": \"bark\"", "\"origin\": \"cloning\"", "plants[0].origin: expected one of division, cutting, layer, leaf, corm, tuber, offset, seed, got \"cloning\"")]
     [InlineData("\"version\": 1", "\"version\": 2", "version: this reads version 1, got 2")]
     public void Names_the_place_of_a_fault(string sound, string broken, string fault)
     {
         var read = GardenFileReader.Read(Example.Replace(sound, broken), CultureSheets.Shipped);
         Assert.Null(read.Garden);
         Assert.Contains(fault, read.Faults.Select(found => found.ToString()));
+    }
+
+    [Fact]
+    public void A_sheet_that_is_not_there_is_named_with_those_that_are()
+    {
+        var fault = GardenFileReader.Read(Example.Replace("\"sheet\": \"leafless-pseudobulb\"", "\"sheet\": \"cactus\""), CultureSheets.Shipped).Faults.Single().ToString();
+        Assert.StartsWith("plants[0].sheet: expected one of ", fault);
+        Assert.EndsWith("got \"cactus\"", fault);
+    }
+
+    [Fact]
+    public void Parents_older_names_kept_forecasts_and_pictures_travel_along()
+    {
+        var forecast = new Core.Measuring.Forecast("first-flower", "g31", new(2031, 5, 1), new(2031, 6, 1), new(2031, 6, 5), new(2031, 6, 9), "this plant's earlier spike");
+        var garden = Read(Example);
+        var plant = garden.Plants[0] with
+        {
+            Synonyms = ["Lycaste, old name"],
+            Parent = "LYC-00",
+            Origin = "division",
+            Source = "a friend",
+            QuarantineUntil = new(2031, 6, 1),
+            Forecasts = [forecast],
+            Entries = [.. garden.Plants[0].Entries, Bench.At("2031-05-22", EntryKinds.Photo) with { File = "0198f3c2.jpg" }],
+        };
+        var back = Read(GardenFileWriter.Write(garden with { Plants = [plant] })).Plants[0];
+        Assert.Equal((plant.Parent, plant.Origin, plant.Source, plant.QuarantineUntil, "0198f3c2.jpg"), (back.Parent, back.Origin, back.Source, back.QuarantineUntil, back.Entries[^1].File));
+        Assert.Equal(plant.Synonyms, back.Synonyms);
+        Assert.Equal(plant.Forecasts, back.Forecasts);
     }
 
     [Fact]
@@ -136,7 +167,19 @@ public class GardenFileTests
     {
         // Checked by NJsonSchema, which knows nothing of our reader.
         var schema = await JsonSchema.FromJsonAsync(GardenSchema.Text, TestContext.Current.CancellationToken);
-        Assert.Empty(schema.Validate(GardenFileWriter.Write(Read(Example))));
+        var garden = Read(Example);
+        var full = garden.Plants[0] with
+        {
+            Synonyms = ["x"],
+            Parent = "LYC-00",
+            Origin = "seed",
+            Source = "y",
+            QuarantineUntil = new(2031, 6, 1),
+            Entries = [Bench.At("2031-05-22", EntryKinds.Photo) with { File = "a.jpg" }],
+            Forecasts = [new("matured", null, new(2031, 5, 1), new(2031, 6, 1), new(2031, 6, 5), new(2031, 6, 9), "z")],
+        };
+        Assert.Empty(schema.Validate(GardenFileWriter.Write(garden)));
+        Assert.Empty(schema.Validate(GardenFileWriter.Write(garden with { Plants = [full] })));
         Assert.Empty(schema.Validate(Example));
         Assert.NotEmpty(schema.Validate(Example.Replace("\"medium\"", "\"colour\"")));
     }

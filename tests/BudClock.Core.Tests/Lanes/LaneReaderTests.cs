@@ -51,6 +51,58 @@ public class LaneReaderTests
         ];
     }
 
+    [Fact]
+    public void Two_spikes_have_a_lane_each_and_the_named_one_ends()
+    {
+        var lanes = Lanes(
+            At("2031-03-01", EntryKinds.SpikeStarted).Of("s31"), At("2031-03-20", EntryKinds.SpikeStarted).Of("s31b"),
+            At("2031-05-01", EntryKinds.SpikeLost, text: "broken").Of("s31"), At("2031-05-02", EntryKinds.SpikeLength, Cm(12)).Of("s31b"));
+        Assert.Equal([("s31", "lost"), ("s31b", null)], lanes.Select(lane => (lane.Organ, lane.Ending)));
+    }
+
+    [Fact]
+    public void A_spike_that_starts_while_another_without_a_name_is_under_way_is_a_second_one() =>
+        Assert.Equal(2, Lanes(At("2031-03-01", EntryKinds.SpikeStarted), At("2031-03-20", EntryKinds.SpikeStarted)).Count);
+
+    [Fact]
+    public void A_spike_out_of_its_sheath_is_the_same_one() =>
+        Assert.Equal(new DateOnly(2031, 2, 1), Assert.Single(Lanes(At("2031-02-01", EntryKinds.SheathStarted), At("2031-03-20", EntryKinds.SpikeStarted))).From);
+
+    [Fact]
+    public void Buds_without_a_spike_seen_before_are_one_and_buds_of_an_open_inflorescence_are_not()
+    {
+        Assert.Equal(LaneKind.Spike, Assert.Single(Lanes(At("2030-10-12", EntryKinds.Buds, new Quantity(20)))).Kind);
+        Assert.Single(Lanes(At("2031-03-01", EntryKinds.BloomOpened), At("2031-03-10", EntryKinds.Buds, new Quantity(4))));
+    }
+
+    [Fact]
+    public void Leaves_come_one_at_a_time()
+    {
+        var lanes = Lanes(At("2031-03-01", EntryKinds.LeafStarted).Of("l31"), At("2031-05-01", EntryKinds.LeafStarted).Of("l31b"));
+        Assert.Equal([("l31", "next leaf"), ("l31b", null)], lanes.Select(lane => (lane.Organ, lane.Ending)));
+    }
+
+    [Fact]
+    public void Roots_that_start_long_after_the_last_sign_are_another_flush()
+    {
+        var lanes = Lanes(At("2030-04-01", EntryKinds.RootsStarted), Roots(new(2030, 4, 20), 4), At("2030-09-20", EntryKinds.RootsStarted));
+        Assert.Equal([(new(2030, 4, 20), "grown in"), (null, null)], lanes.Select(lane => (lane.To, lane.Ending)));
+    }
+
+    [Theory]
+    [InlineData("lost", "lost")]
+    [InlineData("cut", "cut")]
+    [InlineData("divided", "divided off")]
+    public void An_organ_ends_in_its_own_way_and_the_others_go_on(string kind, string ending)
+    {
+        var lanes = Lanes(At("2031-03-01", EntryKinds.GrowthStarted).Of("v1"), At("2031-03-02", EntryKinds.GrowthStarted).Of("v2"), At("2031-05-01", EntryKinds.Find(kind)!).Of("v1"));
+        Assert.Equal([("v1", ending), ("v2", null)], lanes.Select(lane => (lane.Organ, lane.Ending)));
+    }
+
+    [Fact]
+    public void When_a_plant_dies_all_of_it_ends() =>
+        Assert.All(Lanes(At("2031-03-01", EntryKinds.GrowthStarted), At("2031-03-02", EntryKinds.SpikeStarted), At("2031-05-01", EntryKinds.Died)), lane => Assert.Equal("died", lane.Ending));
+
     [Theory]
     [InlineData("2030-10-20", Phase.Ripening)]
     [InlineData("2030-11-05", Phase.GoingToRest)]
@@ -88,8 +140,8 @@ public class LaneReaderTests
     public void Expected_lanes_follow_the_hemisphere()
     {
         var sheet = Core.Culture.CultureSheets.Shipped.Find("leafless-pseudobulb")!;
-        var north = ExpectedLanes.Ahead(sheet, [], new(2031, 3, 20), southern: false).First(lane => lane.Kind is LaneKind.Growth);
-        var south = ExpectedLanes.Ahead(sheet, [], new(2031, 9, 20), southern: true).First(lane => lane.Kind is LaneKind.Growth);
+        var north = ExpectedLanes.Ahead(sheet, [], [], new(2031, 3, 20), southern: false).First(lane => lane.Kind is LaneKind.Growth);
+        var south = ExpectedLanes.Ahead(sheet, [], [], new(2031, 9, 20), southern: true).First(lane => lane.Kind is LaneKind.Growth);
         Assert.Equal((new DateOnly(2031, 4, 10), new DateOnly(2031, 10, 10)), (north.From, south.From));
     }
 

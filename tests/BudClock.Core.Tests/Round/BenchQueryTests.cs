@@ -44,7 +44,7 @@ public class BenchQueryTests
     {
         Assert.Equal("A-1", Tags(new() { Place = "sill" }));
         Assert.Equal("A-1", Tags(new() { Phase = "spiking" }));
-        Assert.Equal("B-1", Tags(new() { Sheet = "general" }));
+        Assert.Equal("B-1", Tags(new() { Sheet = "wax-vine-thick" }));
     }
 
     static string Tags(BenchQuery query) => string.Join(' ', query.Of(Plants.Select(plant => Assess(plant)), Places).Select(a => a.Plant.Tag));

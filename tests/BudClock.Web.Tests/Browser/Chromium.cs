@@ -64,6 +64,15 @@ public sealed class Chromium : IDisposable
         return true;
     });
 
+    public IReadOnlyList<IWebElement> All(string css) => driver.FindElements(By.CssSelector(css));
+
+    /// <summary>Presses on one element, moves to another and lets go.</summary>
+    public void Drag(IWebElement from, IWebElement to)
+    {
+        Run("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", from);
+        new OpenQA.Selenium.Interactions.Actions(driver).MoveToElement(from).ClickAndHold().MoveToElement(to).Release().Perform();
+    }
+
     /// <summary>Types into whatever has the focus.</summary>
     public void Press(string keys) => driver.SwitchTo().ActiveElement().SendKeys(keys);
 

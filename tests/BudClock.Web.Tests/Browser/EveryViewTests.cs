@@ -5,15 +5,16 @@ public class EveryViewTests
 {
     const string LongName = "Calanthe of the far end of the east wall"; // forty characters
 
-    static readonly string[] Views = ["/", "/bench", "/?selected=CAL-02", "/?selected=HOY-02", "/plants/CAL-02", "/plants/CTM-07", "/plants/CLD-01", "/plants/new", "/plants/CAL-02/edit", "/places", "/garden", "/notes", "/plants/none-1"];
+    static readonly string[] Views = ["/", "/bench", "/?selected=CAL-02", "/?selected=HOY-02", "/plants/CAL-02", "/plants/CTM-07", "/plants/CLD-01", "/plants/new", "/plants/CAL-02/edit", "/places", "/garden", "/notes", "/plants/none-1",
+        "/plants/ONC-02", "/plants/SIN-01", "/plants/PHA-01", "/plants/PAP-02", "/plants/MAS-01", "/plants/SAI-03", "/plants/CAL-06/look", "/plants/ONC-02/compare", "/plants/ONC-02/log?kind=spike-length", "/garden/csv"];
 
     [Fact]
     public async Task Axe_finds_nothing_and_nothing_overflows()
     {
         await using var site = await Site.DemoAsync();
         Assert.Equal(40, LongName.Length);
-        await site.PostAsync("/plants/CAL-02/edit", ("Form.Taxon", "Calanthe vestita"), ("Form.Name", LongName), ("Form.Place", "south"));
-        await site.PostAsync("/plants/LYC-01/edit", ("Form.Taxon", "Lycaste aromatica"), ("Form.Name", new string('W', 40)), ("Form.Place", "south"));
+        await site.PostAsync("/plants/CAL-02/edit", await site.VersionAsync("CAL-02"), ("Form.Taxon", "Calanthe vestita"), ("Form.Name", LongName), ("Form.Place", "south"));
+        await site.PostAsync("/plants/LYC-01/edit", await site.VersionAsync("LYC-01"), ("Form.Taxon", "Lycaste aromatica"), ("Form.Name", new string('W', 40)), ("Form.Place", "south"));
         using var browser = new Chromium(site.Address);
         foreach (var view in Views)
             foreach (var width in (int[])[1280, 768, 390, 320])

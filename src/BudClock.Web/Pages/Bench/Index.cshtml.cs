@@ -54,7 +54,7 @@ public sealed class IndexModel(Glasshouse glasshouse, Logbook logbook) : GardenP
         if (!note.Complete) return Answer(Said.Refused(note));
         await logbook.LogAsync(note.Tags, note.Entries);
         Response.Headers["HX-Trigger"] = "journal-changed";
-        return Answer(Said.Logged(note.Tags, note.Entries, Today.Day));
+        return Answer(Said.Logged(note.Tags, note.Entries, Today));
     }
 
     public string Link(int page) => "/bench" + QueryString.Create(new Dictionary<string, string?>

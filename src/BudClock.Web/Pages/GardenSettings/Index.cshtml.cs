@@ -1,13 +1,22 @@
+using System.Text;
 using BudClock.Core.Culture;
 using BudClock.Core.Formats;
+using BudClock.Core.Journal;
 using BudClock.Data;
+using BudClock.Web.Pages.Plants;
+using BudClock.Web.Photos;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.GardenSettings;
 
 /// <summary>The garden itself, and its file out and in.</summary>
-public sealed class IndexModel(Glasshouse glasshouse, GardenStore store, GardenImport import) : GardenPage(glasshouse)
+[RequestSizeLimit(LargestFile)]
+[RequestFormLimits(MultipartBodyLengthLimit = LargestFile)]
+public sealed class IndexModel(Glasshouse glasshouse, GardenStore store, GardenImport import, PictureFolder pictures) : GardenPage(glasshouse)
 {
+    /// <summary>A garden with its pictures, in bytes.</summary>
+    const long LargestFile = 1024L * 1024 * 1024;
+
     const int FaultsShown = 50;
 
     [BindProperty]
@@ -16,6 +25,8 @@ public sealed class IndexModel(Glasshouse glasshouse, GardenStore store, GardenI
     public IReadOnlyList<string> Faults { get; private set; } = [];
 
     public string? Done { get; private set; }
+
+    public int PictureCount => pictures.All.Count;
 
     public void OnGet() => Form = GardenForm.Of(Today.Garden);
 
@@ -38,18 +49,27 @@ public sealed class IndexModel(Glasshouse glasshouse, GardenStore store, GardenI
             Faults = ["Choose a garden file first."];
             return Page();
         }
-        using var text = new StreamReader(file.OpenReadStream());
-        var read = GardenFileReader.Read(await text.ReadToEndAsync(), CultureSheets.Shipped, latest: Today.Day);
-        if (read.Garden is not { } garden)
+        var (garden, sent, faults) = await ReadAsync(file);
+        if (garden is null)
         {
-            var more = read.Faults.Count - FaultsShown;
-            Faults = [.. read.Faults.Take(FaultsShown).Select(fault => fault.ToString()), .. more > 0 ? [$"and {more} more"] : Array.Empty<string>()];
+            var more = faults.Count - FaultsShown;
+            Faults = [.. faults.Take(FaultsShown).Select(fault => fault.ToString()), .. more > 0 ? [$"and {more} more"] : Array.Empty<string>()];
             return Page();
         }
+        // Pictures first: an entry never names a file that is still on its way.
+        foreach (var (name, picture) in sent.Where(picture => pictures.Find(picture.Key) is null)) await pictures.SaveAsync(name, picture.Full, picture.Small);
         var added = await import.ImportAsync(garden);
         Glasshouse.Forget();
         Form = GardenForm.Of((await Glasshouse.TodayAsync())!.Garden);
         Done = $"Taken in: {added.Plants} new plants, {added.Entries} new entries, {added.Readings} new readings.";
         return Page();
+    }
+
+    async Task<(GardenRecord? Garden, Dictionary<string, ReadyPicture> Pictures, IReadOnlyList<FileFault> Faults)> ReadAsync(IFormFile file)
+    {
+        var content = await PlantModel.ReadAsync(file);
+        if (GardenZip.IsZip(content)) return await GardenZip.ReadAsync(new MemoryStream(content), Today.Day);
+        var read = GardenFileReader.Read(Encoding.UTF8.GetString(content).TrimStart('\uFEFF'), CultureSheets.Shipped, latest: Today.Day);
+        return (read.Garden, [], read.Faults);
     }
 }

@@ -10,7 +10,7 @@ using Microsoft.AspNetCore.Mvc.ModelBinding;
 namespace BudClock.Web.Pages.Plants;
 
 /// <summary>Adds a plant, or changes what is known of one. The tag stays.</summary>
-public sealed class EditModel(Glasshouse glasshouse, GardenStore store) : GardenPage(glasshouse)
+public sealed class EditModel(Glasshouse glasshouse, GardenStore store, Logbook logbook) : GardenPage(glasshouse)
 {
     [BindProperty]
     public PlantForm Form { get; set; } = new();
@@ -18,7 +18,10 @@ public sealed class EditModel(Glasshouse glasshouse, GardenStore store) : Garden
     /// <summary>The plant that is changed; null for a new one.</summary>
     public Plant? Known { get; private set; }
 
-    public CultureSheet? Sheet => CultureSheets.Shipped.ForGenus(Form.Taxon?.Trim().Split(' ')[0]);
+    /// <summary>What another window saved meanwhile, where it differs from what is typed here; null when none did.</summary>
+    public IReadOnlyList<string>? ChangedElsewhere { get; private set; }
+
+    public CultureSheet? Sheet => CultureSheets.Shipped.ForTaxon(Form.Taxon, Form.Medium?.Trim());
 
     public IActionResult OnGet(string? tag, string? taxon, string? place)
     {
@@ -35,9 +38,20 @@ public sealed class EditModel(Glasshouse glasshouse, GardenStore store) : Garden
         if (!Find(tag)) return NotFound();
         var plant = Form.Read(Known, Today, ModelState);
         if (plant is null) return Page();
-        await store.SavePlantAsync(plant);
+        if (!await store.SavePlantAsync(plant, logbook.Facts(PlantChanges.Entries(Known, plant, Today), Guid.CreateVersion7()))) return await ChangedElsewhereAsync(plant);
         Glasshouse.Forget();
         return LocalRedirect($"/plants/{plant.Tag}");
+    }
+
+    /// <summary>Another window saved first: what it made of the plant is said, what is typed here stays, and saving again keeps that.</summary>
+    async Task<IActionResult> ChangedElsewhereAsync(Plant typed)
+    {
+        Glasshouse.Forget();
+        Known = (await Glasshouse.TodayAsync())!.Find(typed.Tag)!.Plant;
+        ModelState.Remove("Form.Version");
+        Form.Version = Known.Version;
+        ChangedElsewhere = PlantChanges.Words(Known, typed, Today);
+        return Page();
     }
 
     bool Find(string? tag)
@@ -73,6 +87,17 @@ public sealed class PlantForm
     public string? FirstWater { get; set; }
     public bool Doubtful { get; set; }
 
+    [StringLength(20, ErrorMessage = "A tag holds at most 20 characters.")]
+    public string? Parent { get; set; }
+    public string? Origin { get; set; }
+
+    [StringLength(80, ErrorMessage = "Where it came from holds at most 80 characters.")]
+    public string? Source { get; set; }
+    public string? QuarantineUntil { get; set; }
+
+    /// <summary>The version of the plant that the form shows.</summary>
+    public int Version { get; set; }
+
     public static PlantForm Of(Plant plant) => new()
     {
         Tag = plant.Tag,
@@ -86,6 +111,11 @@ public sealed class PlantForm
         Medium = plant.Medium,
         FirstWater = plant.Schools.For(Core.Advice.FirstWater.Question),
         Doubtful = plant.Doubtful,
+        Parent = plant.Parent,
+        Origin = plant.Origin,
+        Source = plant.Source,
+        QuarantineUntil = plant.QuarantineUntil?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+        Version = plant.Version,
     };
 
     /// <summary>The plant as the form gives it, or null with the faults noted beside their fields.</summary>
@@ -97,6 +127,10 @@ public sealed class PlantForm
         if (string.IsNullOrWhiteSpace(Taxon)) faults.AddModelError("Form.Taxon", "Write at least the genus, such as Lycaste; with \"identity is doubtful\" it can be a guess.");
         if (!string.IsNullOrEmpty(Place) && today.Places.All(p => p.Code != Place)) faults.AddModelError("Form.Place", "That place is not there any more.");
 
+        if (Blank(Parent) is { } parent && (today.Find(parent) is null || parent.Equals(tag, StringComparison.OrdinalIgnoreCase))) faults.AddModelError("Form.Parent", $"No other plant here is tagged \"{parent}\".");
+        if (Blank(Origin) is { } origin && !Plant.Origins.Contains(origin)) faults.AddModelError("Form.Origin", "Choose one of the ways.");
+        var (quarantine, quarantineFault) = CommandLine.Days.Read(Blank(QuarantineUntil));
+        if (quarantineFault is not null) faults.AddModelError("Form.QuarantineUntil", $"The end of the quarantine: {quarantineFault}.");
         var acquired = Day(today, faults);
         var pot = new Pot(Cm(PotDiameter, "Form.PotDiameter", today, faults), Cm(PotHeight, "Form.PotHeight", today, faults), Blank(PotKind));
         if (!faults.IsValid) return null;
@@ -109,6 +143,12 @@ public sealed class PlantForm
             Pot = pot is { DiameterCm: null, HeightCm: null, Kind: null } ? null : pot,
             Medium = Blank(Medium),
             Doubtful = Doubtful,
+            Synonyms = PlantChanges.Synonyms(known, Blank(Name), Blank(Taxon)),
+            Parent = today.Find(Blank(Parent))?.Plant.Tag,
+            Origin = Blank(Origin),
+            Source = Blank(Source),
+            QuarantineUntil = quarantine,
+            Version = Version,
             Schools = Schools(known),
         };
     }

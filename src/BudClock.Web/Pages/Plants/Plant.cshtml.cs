@@ -2,12 +2,14 @@ using BudClock.Core.Advice;
 using BudClock.Core.Journal;
 using BudClock.Core.Measuring;
 using BudClock.Web.Drawing;
+using BudClock.Web.Photos;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.Plants;
 
-/// <summary>One plant: its year, its verdict, what it has measured, its log.</summary>
-public sealed class PlantModel(Glasshouse glasshouse) : GardenPage(glasshouse)
+/// <summary>One plant: its year, its verdict, what it has measured, its pictures, its log.</summary>
+[RequestSizeLimit(PictureIntake.RequestLimit)]
+public sealed class PlantModel(Glasshouse glasshouse, PictureBook pictures) : GardenPage(glasshouse)
 {
     /// <summary>Show the whole log instead of its newest part.</summary>
     [BindProperty(SupportsGet = true)]
@@ -21,6 +23,30 @@ public sealed class PlantModel(Glasshouse glasshouse) : GardenPage(glasshouse)
         View = new(Today, plant, All);
         return IsHtmx ? Partial("_Plant", View) : Page();
     }
+
+    /// <summary>Takes pictures; those that cannot be taken are named, the others are kept.</summary>
+    public async Task<IActionResult> OnPostPictureAsync(string tag, List<IFormFile> files, string? caption)
+    {
+        if (Today.Find(tag) is not { } plant) return NotFound();
+        var (act, faults) = (Guid.CreateVersion7(), new List<string>());
+        if (files.Count == 0) faults.Add("Choose a picture first.");
+        foreach (var file in files)
+        {
+            var (_, fault) = await pictures.TakeAsync(plant.Plant.Tag, await ReadAsync(file), file.FileName, Today.Day, caption, act);
+            if (fault is not null) faults.Add(fault);
+        }
+        if (faults.Count == 0) return Redirect($"/plants/{plant.Plant.Tag}#pictures");
+        var now = (await Glasshouse.TodayAsync())!;
+        View = new(now, now.Find(tag)!, All) { PictureFaults = faults };
+        return Page();
+    }
+
+    internal static async Task<byte[]> ReadAsync(IFormFile file)
+    {
+        using var content = new MemoryStream();
+        await file.CopyToAsync(content);
+        return content.ToArray();
+    }
 }
 
 /// <summary>What the plant page shows.</summary>
@@ -29,6 +55,11 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
     const int Newest = 30;
 
     public Plant Plant => Assessment.Plant;
+
+    /// <summary>What was wrong with pictures that were just sent.</summary>
+    public IReadOnlyList<string> PictureFaults { get; init; } = [];
+
+    public IReadOnlyList<Entry> Pictures { get; } = PlantPictures.Of(Assessment.Plant);
 
     public YearDial Dial => YearDial.Of(Assessment, Today.Garden);
 
@@ -44,24 +75,41 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
             .Select(s => SeriesChart.Of(s, s.YearBefore(AllSeries))),
     ];
 
-    /// <summary>When the open spike is likely to flower.</summary>
-    public BloomForecast? Bloom
-    {
-        get
-        {
-            var kin = Today.Plants.Where(a => a.Plant.Tag != Plant.Tag && a.Plant.Genus is not null && a.Plant.Genus == Plant.Genus);
-            return BloomForecast.Of(
-                Assessment.Lanes, BloomForecast.Intervals(Assessment.Lanes, Plant.Acquired),
-                [.. kin.SelectMany(a => BloomForecast.Intervals(a.Lanes, a.Plant.Acquired))], Plant.Genus, Assessment.Situation?.Sheet, Today.Day);
-        }
-    }
+    public GrowthAgainst? Against => Assessment.Situation is { } now ? GrowthAgainst.Read(AllSeries, now.Journal, Plant.Organs) : null;
+
+    public IReadOnlyList<BloomRecord> Blooms => Assessment.Situation is { } now ? BloomRecord.Read(now.Journal, Assessment.Lanes, Plant.Acquired, Today.Day) : [];
+
+    /// <summary>Kept forecasts that have come true or not, the newest first.</summary>
+    public IReadOnlyList<(Forecast Forecast, DateOnly Happened, int DaysLate)> Outcomes =>
+    [
+        .. from forecast in Plant.Forecasts.Reverse()
+           let outcome = Forecasts.Outcome(forecast, Assessment.Lanes)
+           where outcome is not null
+           select (forecast, outcome.Value.Happened, outcome.Value.DaysLate),
+    ];
+
+    public Newcomer? Newcomer => Assessment.Situation is { } now ? Newcomer.Read(Plant, now.Journal, Today.Day) : null;
+
+    /// <summary>What the log of a plant that died suggests.</summary>
+    public IReadOnlyList<string> Farewell => Core.Advice.Farewell.Read(Plant, Today.Day);
+
+    public IReadOnlyList<string> PotStays => Assessment.Situation is { } now && !Assessment.Gone ? RepotVeto.Read(now) : [];
+
+    /// <summary>The organs that are under way or declared, the newest first.</summary>
+    public IReadOnlyList<PartView> Parts => PartView.Of(Assessment);
+
+    public PotFromAbove? Tubers => PotFromAbove.Of(Assessment);
+
+    public LeafFan? Fan => LeafFan.Of(Assessment);
+
+    public Family? Family => Family.Of(Plant, Today.Plants.Select(a => a.Plant));
 
     IReadOnlyList<OrganSeries> AllSeries => Assessment.Situation?.Series ?? [];
 
-    public GrowthsFromAbove? Growths => GrowthsFromAbove.Of(Plant, Today.Day);
+    public GrowthsFromAbove? Growths => Tubers is null && Fan is null ? GrowthsFromAbove.Of(Plant, Today.Day) : null;
 
     /// <summary>"CAL-02 · South bench · 12 cm clay pot, open bark · with you 3 years".</summary>
-    public string Facts => string.Join(" · ", new[] { Plant.Taxon, Today.PlaceOf(Plant)?.Name ?? "Unplaced", Pot, WithYou }.Where(part => !string.IsNullOrEmpty(part)));
+    public string Facts => string.Join(" · ", new[] { Plant.Name is null ? null : Plant.Taxon, Today.PlaceOf(Plant)?.Name ?? "Unplaced", Pot, WithYou }.Where(part => !string.IsNullOrEmpty(part)));
 
     /// <summary>The log, newest first, with struck lines.</summary>
     public IReadOnlyList<Entry> Log =>
@@ -80,8 +128,9 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
         get
         {
             if (Plant.Acquired is not { } since || since > Today.Day) return "";
-            var days = Today.Day.DayNumber - since.DayNumber;
-            return days < 60 ? $"with you {days} days" : days < 730 ? $"with you {days / 30} months" : $"with you {days / 365} years";
+            var days = (Assessment.Ended?.On ?? Today.Day).DayNumber - since.DayNumber;
+            var with = Assessment.Gone ? "was with you" : "with you";
+            return days < 60 ? $"{with} {days} days" : days < 730 ? $"{with} {days / 30} months" : $"{with} {days / 365} years";
         }
     }
 }

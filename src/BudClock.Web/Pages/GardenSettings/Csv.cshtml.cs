@@ -1,0 +1,74 @@
+using System.Text;
+using BudClock.Core.Formats;
+using BudClock.Data;
+using BudClock.Web.Pages.Plants;
+using Microsoft.AspNetCore.Mvc;
+
+namespace BudClock.Web.Pages.GardenSettings;
+
+/// <summary>Entries in from a CSV: read and shown first, then written all or not at all.</summary>
+public sealed class CsvModel(Glasshouse glasshouse, GardenStore store) : GardenPage(glasshouse)
+{
+    const int LargestMb = 5;
+
+    /// <summary>The file's text, carried from reading to writing.</summary>
+    [BindProperty]
+    public string? Text { get; set; }
+
+    /// <summary>Which of the file's columns each of ours is read from.</summary>
+    [BindProperty]
+    public Dictionary<string, string?> Columns { get; set; } = [];
+
+    public CsvRead? Read { get; private set; }
+
+    /// <summary>How many of the entries read are here already.</summary>
+    public int Known { get; private set; }
+
+    public string? Fault { get; private set; }
+
+    public string? Done { get; private set; }
+
+    public void OnGet() { }
+
+    public async Task<IActionResult> OnPostReadAsync(IFormFile? file)
+    {
+        if (file is not null)
+        {
+            if (file.Length > LargestMb * 1024 * 1024) return Wrong($"{file.FileName} is larger than {LargestMb} MB. Split it.");
+            Text = Encoding.UTF8.GetString(await PlantModel.ReadAsync(file)).TrimStart('\uFEFF');
+            if (Text.Contains('\0', StringComparison.Ordinal)) return Wrong($"{file.FileName} is no text.");
+        }
+        if (string.IsNullOrWhiteSpace(Text)) return Wrong("Choose a CSV first.");
+        Understand();
+        return Page();
+    }
+
+    public async Task<IActionResult> OnPostWriteAsync()
+    {
+        if (string.IsNullOrWhiteSpace(Text)) return Wrong("Choose a CSV first.");
+        Understand();
+        if (Read!.Faults.Count > 0) return Page();
+        var known = KnownIds();
+        var fresh = Read.Rows.DistinctBy(row => row.Entry.Id).Where(row => !known.Contains(row.Entry.Id)).ToLookup(row => row.Tag, row => row.Entry);
+        await store.LogAsync([.. fresh.Select(plant => new PlantEntries(plant.Key, [.. plant], []))]);
+        Glasshouse.Forget();
+        (Done, Read) = ($"{fresh.Sum(plant => plant.Count())} entries taken in on {fresh.Count} plants.", null);
+        return Page();
+    }
+
+    void Understand()
+    {
+        var plants = Today.Plants.ToDictionary(a => a.Plant.Tag, a => a.Plant, StringComparer.OrdinalIgnoreCase);
+        Read = EntryCsv.Read(Text!, Columns.Count > 0 ? Columns : null, plants, Today.Day);
+        var known = KnownIds();
+        Known = Read.Rows.Count(row => known.Contains(row.Entry.Id));
+    }
+
+    HashSet<Guid> KnownIds() => [.. Today.Plants.SelectMany(a => a.Plant.Entries).Select(e => e.Id)];
+
+    IActionResult Wrong(string fault)
+    {
+        Fault = fault;
+        return Page();
+    }
+}
