@@ -12,6 +12,8 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
     public DbSet<PlantRow> Plants => Set<PlantRow>();
     public DbSet<OrganRow> Organs => Set<OrganRow>();
     public DbSet<ForecastKeptRow> ForecastsKept => Set<ForecastKeptRow>();
+    public DbSet<VesselRow> Vessels => Set<VesselRow>();
+    public DbSet<SheetChangeRow> SheetChanges => Set<SheetChangeRow>();
     public DbSet<EntryRow> Entries => Set<EntryRow>();
     public DbSet<ReadingRow> Readings => Set<ReadingRow>();
     public DbSet<ForecastRow> Forecast => Set<ForecastRow>();
@@ -37,6 +39,7 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
             plant.HasMany(p => p.Forecasts).WithOne().HasForeignKey(f => f.PlantId);
             plant.HasMany(p => p.Entries).WithOne().HasForeignKey(e => e.PlantId);
         });
+        model.Entity<VesselRow>().HasIndex(v => v.Code).IsUnique();
         model.Entity<OrganRow>().HasIndex(o => new { o.PlantId, o.Key }).IsUnique();
         model.Entity<EntryRow>(entry =>
         {

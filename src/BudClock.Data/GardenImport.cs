@@ -18,6 +18,7 @@ public sealed class GardenImport(IDbContextFactory<GardenDb> databases)
         await using var transaction = await db.Database.BeginTransactionAsync();
         await TakeGarden(db, garden.Garden);
         var places = await TakePlaces(db, garden.Places);
+        await TakeVessels(db, garden);
         var (plants, entries) = await TakePlants(db, garden.Plants, places);
         var readings = await TakeReadings(db, garden, places);
         await db.SaveChangesAsync();
@@ -46,10 +47,26 @@ public sealed class GardenImport(IDbContextFactory<GardenDb> databases)
         {
             if (!known.TryGetValue(place.Code, out var row))
                 db.Places.Add(known[place.Code] = row = new() { Code = place.Code, Name = place.Name, Position = known.Count });
-            (row.Name, row.Setting) = (place.Name, place.Setting);
+            (row.Name, row.Setting, row.LampHours) = (place.Name, place.Setting, place.LampHours);
         }
         await db.SaveChangesAsync();
         return known.ToDictionary(pair => pair.Key, pair => pair.Value.Id, StringComparer.OrdinalIgnoreCase);
+    }
+
+    static async Task TakeVessels(GardenDb db, GardenRecord garden)
+    {
+        var known = await db.Vessels.ToDictionaryAsync(v => v.Code, StringComparer.OrdinalIgnoreCase);
+        foreach (var vessel in garden.Vessels)
+        {
+            if (!known.TryGetValue(vessel.Code, out var row)) db.Vessels.Add(row = new() { Code = vessel.Code, Name = vessel.Name, Kind = vessel.Kind });
+            (row.Name, row.Kind, row.Place) = (vessel.Name, vessel.Kind, vessel.Place);
+        }
+        var changes = await db.SheetChanges.ToListAsync();
+        foreach (var change in garden.SheetChanges)
+        {
+            db.SheetChanges.RemoveRange(changes.Where(row => change.Replaces(row.ToChange())));
+            db.SheetChanges.Add(change.ToRow());
+        }
     }
 
     static async Task<(int Plants, int Entries)> TakePlants(GardenDb db, IReadOnlyList<Plant> plants, Dictionary<string, int> places)

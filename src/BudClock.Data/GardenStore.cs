@@ -30,7 +30,11 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
             [.. places.Select(p => p.ToPlace())],
             [.. plants.Select(p => p.ToPlant(organs[p.Id], forecasts[p.Id], entries.GetValueOrDefault(p.Id) ?? []))],
             [.. readings.Select(r => new ClimateReading(codes[r.PlaceId], new(r.At, TimeSpan.Zero), r.TemperatureC, r.HumidityPct))],
-            [.. forecast.Select(f => new ForecastDay(codes[f.PlaceId], f.On, f.MinC, f.MaxC))]);
+            [.. forecast.Select(f => new ForecastDay(codes[f.PlaceId], f.On, f.MinC, f.MaxC))])
+        {
+            Vessels = [.. (await db.Vessels.AsNoTracking().OrderBy(v => v.Name).ToListAsync()).Select(v => new Vessel(v.Code, v.Name, v.Kind, v.Place))],
+            SheetChanges = [.. (await db.SheetChanges.AsNoTracking().OrderBy(c => c.Id).ToListAsync()).Select(Mapping.ToChange)],
+        };
     }
 
     /// <summary>One plant, by tag in any case; null when there is none.</summary>
@@ -51,6 +55,21 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         return [.. rows.Select(r => new ClimateReading(place, new(r.At, TimeSpan.Zero), r.TemperatureC, r.HumidityPct))];
     }
 
+    sealed record MeanRow(int PlaceId, long Day, double TemperatureC, double HumidityPct);
+
+    /// <summary>Each day's mean temperature and humidity at each place, from a moment on; days are those of UTC.</summary>
+    public async Task<IReadOnlyList<Core.Climate.DailyMean>> DailyMeansAsync(DateTimeOffset from)
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        var codes = await db.Places.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Code);
+        var (start, ticksADay) = (from.UtcTicks, TimeSpan.TicksPerDay);
+        var rows = await db.Database.SqlQuery<MeanRow>($"""
+            SELECT PlaceId, At / {ticksADay} AS Day, AVG(TemperatureC) AS TemperatureC, AVG(HumidityPct) AS HumidityPct
+            FROM Readings WHERE At >= {start} AND TemperatureC IS NOT NULL AND HumidityPct IS NOT NULL GROUP BY PlaceId, Day
+            """).ToListAsync();
+        return [.. rows.Select(row => new Core.Climate.DailyMean(codes[row.PlaceId], DateOnly.FromDayNumber((int)row.Day), row.TemperatureC, row.HumidityPct))];
+    }
+
     public async Task SaveGardenAsync(Garden garden)
     {
         await using var db = await databases.CreateDbContextAsync();
@@ -65,9 +84,9 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     {
         await using var db = await databases.CreateDbContextAsync();
         if (await db.Places.FirstOrDefaultAsync(p => p.Code == place.Code) is { } row)
-            (row.Name, row.Setting) = (place.Name, place.Setting);
+            (row.Name, row.Setting, row.LampHours) = (place.Name, place.Setting, place.LampHours);
         else
-            db.Places.Add(new() { Code = place.Code, Name = place.Name, Setting = place.Setting, Position = await db.Places.CountAsync() });
+            db.Places.Add(new() { Code = place.Code, Name = place.Name, Setting = place.Setting, LampHours = place.LampHours, Position = await db.Places.CountAsync() });
         await db.SaveChangesAsync();
     }
 
@@ -105,6 +124,37 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
             return false;
         }
     }
+
+    /// <summary>Adds a tray, reservoir or cover pot, or changes the one of that code, and says which plants stand in it.</summary>
+    public async Task SaveVesselAsync(Vessel vessel, IReadOnlyCollection<string> tags)
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        var row = await db.Vessels.FirstOrDefaultAsync(v => v.Code == vessel.Code);
+        if (row is null) db.Vessels.Add(row = new() { Code = vessel.Code, Name = vessel.Name, Kind = vessel.Kind });
+        (row.Name, row.Kind, row.Place) = (vessel.Name, vessel.Kind, vessel.Place);
+        foreach (var plant in await db.Plants.Where(p => p.Vessel == vessel.Code || tags.Contains(p.Tag)).ToListAsync())
+            (plant.Vessel, plant.Version) = (tags.Contains(plant.Tag) ? vessel.Code : null, plant.Version + 1);
+        await db.SaveChangesAsync();
+    }
+
+    /// <summary>Keeps a change of a culture sheet in place of an older one of the same thing.</summary>
+    public async Task SaveSheetChangeAsync(Core.Culture.SheetChange change)
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        await RemoveSheetChangeAsync(db, change);
+        db.SheetChanges.Add(change.ToRow());
+        await db.SaveChangesAsync();
+    }
+
+    /// <summary>Goes back to what the sheet says.</summary>
+    public async Task RemoveSheetChangeAsync(Core.Culture.SheetChange change)
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        await RemoveSheetChangeAsync(db, change);
+    }
+
+    static Task<int> RemoveSheetChangeAsync(GardenDb db, Core.Culture.SheetChange change) =>
+        db.SheetChanges.Where(c => c.Sheet == change.Sheet && c.Plant == change.Plant && c.Name == change.Name).ExecuteDeleteAsync();
 
     /// <summary>Puts a plant into another place.</summary>
     public async Task MovePlantAsync(string tag, string place)

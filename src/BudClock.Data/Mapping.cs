@@ -1,3 +1,4 @@
+using BudClock.Core.Culture;
 using BudClock.Core.Journal;
 using BudClock.Core.Measuring;
 
@@ -12,7 +13,7 @@ static class Mapping
         (row.Name, row.Latitude, row.Longitude, row.TimeZone, row.UsUnits) =
         (garden.Name, garden.Latitude, garden.Longitude, garden.TimeZone, garden.UsUnits);
 
-    public static Place ToPlace(this PlaceRow row) => new(row.Code, row.Name, row.Setting);
+    public static Place ToPlace(this PlaceRow row) => new(row.Code, row.Name, row.Setting, row.LampHours);
 
     /// <summary>A plant with its organs and entries, in the order in which they were written down.</summary>
     public static Plant ToPlant(this PlantRow row, IEnumerable<OrganRow> organs, IEnumerable<ForecastKeptRow> forecasts, IReadOnlyList<Entry> entries) => new()
@@ -22,6 +23,7 @@ static class Mapping
         Taxon = row.Taxon,
         Sheet = row.Sheet,
         Place = row.Place?.Code,
+        Vessel = row.Vessel,
         Acquired = row.Acquired,
         Pot = row.PotDiameterCm is null && row.PotHeightCm is null && row.PotKind is null ? null : new(row.PotDiameterCm, row.PotHeightCm, row.PotKind),
         Medium = row.Medium,
@@ -44,6 +46,7 @@ static class Mapping
         (row.PotDiameterCm, row.PotHeightCm, row.PotKind) = (plant.Pot?.DiameterCm, plant.Pot?.HeightCm, plant.Pot?.Kind);
         (row.Medium, row.Doubtful, row.Schools) = (plant.Medium, plant.Doubtful, new(plant.Schools.All));
         (row.Synonyms, row.Parent, row.Origin, row.Source, row.QuarantineUntil) = ([.. plant.Synonyms], plant.Parent, plant.Origin, plant.Source, plant.QuarantineUntil);
+        row.Vessel = plant.Vessel;
         row.Version++;
     }
 
@@ -57,6 +60,10 @@ static class Mapping
         To = forecast.To,
         Source = forecast.Source,
     };
+
+    public static SheetChange ToChange(this SheetChangeRow row) => new(row.Sheet, row.Plant, row.Name, row.Value, row.School);
+
+    public static SheetChangeRow ToRow(this SheetChange change) => new() { Sheet = change.Sheet, Plant = change.Plant, Name = change.Name, Value = change.Value, School = change.School };
 
     public static OrganRow ToRow(this Organ organ) => new() { Key = organ.Id, Kind = organ.Kind, Label = organ.Label, Parent = organ.Parent };
 

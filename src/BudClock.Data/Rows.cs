@@ -16,6 +16,7 @@ public sealed class PlaceRow
     public required string Code { get; set; }
     public required string Name { get; set; }
     public string? Setting { get; set; }
+    public double? LampHours { get; set; }
     /// <summary>Where it comes in the walk.</summary>
     public int Position { get; set; }
 }
@@ -29,6 +30,7 @@ public sealed class PlantRow
     public string? Sheet { get; set; }
     public int? PlaceId { get; set; }
     public PlaceRow? Place { get; set; }
+    public string? Vessel { get; set; }
     public DateOnly? Acquired { get; set; }
     public double? PotDiameterCm { get; set; }
     public double? PotHeightCm { get; set; }
@@ -61,6 +63,26 @@ public sealed class ForecastKeptRow
     public DateOnly Likely { get; set; }
     public DateOnly To { get; set; }
     public required string Source { get; set; }
+}
+
+public sealed class VesselRow
+{
+    public int Id { get; set; }
+    public required string Code { get; set; }
+    public required string Name { get; set; }
+    public required string Kind { get; set; }
+    public string? Place { get; set; }
+}
+
+/// <summary>A grower's change to a culture sheet; the sheet itself ships with the program.</summary>
+public sealed class SheetChangeRow
+{
+    public int Id { get; set; }
+    public required string Sheet { get; set; }
+    public string? Plant { get; set; }
+    public required string Name { get; set; }
+    public double? Value { get; set; }
+    public string? School { get; set; }
 }
 
 public sealed class OrganRow

@@ -16,6 +16,9 @@ public sealed class Glasshouse(GardenStore store, Clock clock)
     /// <summary>How far back readings still say something of the nights now, with a day to spare for time zones.</summary>
     static readonly TimeSpan Spoken = TimeSpan.FromDays(Nights.Days + 2);
 
+    /// <summary>How far back the air is remembered, to scale a plant's own rhythm by it.</summary>
+    static readonly TimeSpan Remembered = TimeSpan.FromDays(120);
+
     readonly SemaphoreSlim gate = new(1, 1);
     GardenDay? today;
 
@@ -28,7 +31,7 @@ public sealed class Glasshouse(GardenStore store, Clock clock)
         {
             if (today is { } meanwhile && meanwhile.Day == clock.Today(meanwhile.Garden)) return meanwhile;
             if (await store.ReadAsync(readingsSince: clock.GetUtcNow() - Spoken, acts: false) is not { } record) return today = null;
-            return today = new GardenDay(record, clock.Today(record.Garden));
+            return today = new GardenDay(record, clock.Today(record.Garden), await store.DailyMeansAsync(clock.GetUtcNow() - Remembered));
         }
         finally
         {
@@ -56,7 +59,7 @@ public sealed class Glasshouse(GardenStore store, Clock clock)
         if (day == kept.Day) return kept.Find(plant.Tag)!;
         var end = new DateTimeOffset(day.AddDays(2), TimeOnly.MinValue, TimeSpan.Zero);
         var readings = plant.Place is { } place ? await store.ReadingsAsync(place, end - Spoken - TimeSpan.FromDays(1), end) : [];
-        return Assessor.Shipped.Assess(plant, kept.Around(plant) with { CoolestNightC = Nights.Coolest(plant.Place, day, kept.Garden, readings) }, day);
+        return kept.Assessor.Assess(plant, kept.Around(plant) with { CoolestNightC = Nights.Coolest(plant.Place, day, kept.Garden, readings) }, day);
     }
 
     /// <summary>Forgets everything, after the garden, a place or the weather changed.</summary>
@@ -69,22 +72,34 @@ public sealed class GardenDay
     readonly ImmutableSortedDictionary<string, Assessment> byTag;
     readonly Dictionary<string, Seen<double>?> coolest;
     readonly KinRecord kin;
+    readonly DailyVpd vpd;
+    IReadOnlyList<SharedVessel>? shared;
 
-    public GardenDay(GardenRecord record, DateOnly day)
+    /// <param name="earlier">Daily means of readings that are too old to be held one by one.</param>
+    public GardenDay(GardenRecord record, DateOnly day, IReadOnlyList<DailyMean>? earlier = null)
     {
         (Garden, Places, Day) = (record.Garden, record.Places, day);
         var readings = record.Readings.ToLookup(r => r.Place);
         kin = new(record.Plants, day);
+        vpd = new(record.Garden, record.Readings, earlier ?? []);
+        (Vessels, SheetChanges, Assessor) = (record.Vessels, record.SheetChanges, Assessor.With(record.SheetChanges));
         coolest = record.Places.ToDictionary(p => p.Code, p => Nights.Coolest(p.Code, day, record.Garden, readings[p.Code]));
         byTag = record.Plants.Select(Assess).ToImmutableSortedDictionary(a => a.Plant.Tag, a => a, StringComparer.OrdinalIgnoreCase);
     }
 
     GardenDay(GardenDay other, ImmutableSortedDictionary<string, Assessment> byTag) =>
-        (Garden, Places, Day, coolest, kin, this.byTag) = (other.Garden, other.Places, other.Day, other.coolest, other.kin, byTag);
+        (Garden, Places, Day, coolest, kin, vpd, Vessels, SheetChanges, Assessor, this.byTag) =
+        (other.Garden, other.Places, other.Day, other.coolest, other.kin, other.vpd, other.Vessels, other.SheetChanges, other.Assessor, byTag);
 
     public DateOnly Day { get; }
     public Garden Garden { get; }
     public IReadOnlyList<Place> Places { get; }
+    public IReadOnlyList<Vessel> Vessels { get; }
+    public IReadOnlyList<Core.Culture.SheetChange> SheetChanges { get; }
+
+    /// <summary>Assesses by the sheets with this grower's changes.</summary>
+    public Assessor Assessor { get; }
+
     public IEnumerable<Assessment> Plants => byTag.Values;
     public IReadOnlyCollection<string> Tags => [.. byTag.Keys];
 
@@ -100,13 +115,29 @@ public sealed class GardenDay
     /// <summary>The plant of that tag in any case, or null.</summary>
     public Assessment? Find(string? tag) => tag is null ? null : byTag.GetValueOrDefault(tag);
 
+    /// <summary>Trays, reservoirs and cover pots with what stands in them.</summary>
+    public IReadOnlyList<SharedVessel> SharedVessels => shared ??= [.. Vessels.Select(vessel => SharedVessel.Of(vessel, Plants, Day))];
+
     public Place? PlaceOf(Plant plant) => Places.FirstOrDefault(p => p.Code == plant.Place);
 
     public Seen<double>? CoolestNightC(string? place) => place is null ? null : coolest.GetValueOrDefault(place);
 
     public GardenDay With(Plant plant) => new(this, byTag.SetItem(plant.Tag, Assess(plant)));
 
-    public Surroundings Around(Plant plant) => new(Garden) { CoolestNightC = CoolestNightC(plant.Place), Kin = kin.Intervals };
+    public Surroundings Around(Plant plant) => new(Garden)
+    {
+        Place = PlaceOf(plant),
+        CoolestNightC = CoolestNightC(plant.Place),
+        Kin = kin.Intervals,
+        Vpd = vpd.On(plant.Place),
+    };
 
-    Assessment Assess(Plant plant) => Assessor.Shipped.Assess(plant, Around(plant), Day);
+    /// <summary>The same plants by changed sheets: what a change would make of today.</summary>
+    public IEnumerable<(Assessment Now, Assessment Then)> Trying(IReadOnlyList<Core.Culture.SheetChange> changes)
+    {
+        var assessor = Assessor.With(changes);
+        return Plants.Select(now => (now, assessor.Assess(now.Plant, Around(now.Plant), Day)));
+    }
+
+    Assessment Assess(Plant plant) => Assessor.Assess(plant, Around(plant), Day);
 }

@@ -37,12 +37,12 @@ public class BenchPageTests
     public async Task A_flag_is_set_asked_on_its_day_and_answered()
     {
         await using var site = await Site.DemoAsync();
-        await site.PostAsync("/notes", ("text", "str-07 look again in 10 days: has it perked up?, on 14 may"));
-        Assert.Contains("Look Cape primrose STR-07 Flagged 10 days ago: has it perked up?", (await site.PageAsync("/")).QuerySelector("#row-STR-07 .row-words").Words());
-        var page = await site.PageAsync("/plants/STR-07");
-        Assert.Contains("Leaves now limp", page.QuerySelector(".advice").Words());
-        await site.PostAsync("/notes?handler=Entry", ("tag", "STR-07"), ("kind", "looked"), ("words", "better"));
-        Assert.Null((await site.PageAsync("/")).QuerySelector(".round .place-head ~ .rows #row-STR-07 .verdict"));
+        await site.PostAsync("/notes", ("text", "cer-01 look again in 10 days: has it filled in?, on 14 may"));
+        Assert.Contains("Look String of hearts CER-01 Flagged 10 days ago: has it filled in?", (await site.PageAsync("/")).QuerySelector("#row-CER-01 .row-words").Words());
+        var page = await site.PageAsync("/plants/CER-01");
+        Assert.Contains("Leaves now firm", page.QuerySelector(".advice").Words());
+        await site.PostAsync("/notes?handler=Entry", ("tag", "CER-01"), ("kind", "looked"), ("words", "better"));
+        Assert.DoesNotContain("Flagged 10 days ago", (await site.PageAsync("/")).QuerySelector("#row-CER-01").Words());
     }
 
     [Fact]

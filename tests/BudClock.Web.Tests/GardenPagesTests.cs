@@ -28,7 +28,7 @@ public class GardenPagesTests
     public async Task A_new_plant_finds_its_sheet_and_stands_on_the_round()
     {
         await using var site = await Site.DemoAsync();
-        await site.PostAsync("/plants/new", ("Form.Tag", "LYC-09"), ("Form.Taxon", "Lycaste tricolor"), ("Form.Place", "south"), ("Form.PotDiameter", "4 1/2 in"), ("Form.FirstWater", "sip"));
+        await site.PostAsync("/plants/new", ("Form.Tag", "LYC-09"), ("Form.Taxon", "Lycaste tricolor"), ("Form.Place", "south"), ("Form.PotDiameter", "4 1/2 in"), ("Form.Schools[first-water]", "sip"));
         await site.PostAsync("/notes", ("text", "lyc-09 new growth 2 may, roots 7 cm"));
         var row = (await site.PageAsync("/")).QuerySelector("#row-LYC-09 .row-words").Words();
         Assert.Equal("Hold LYC-09 LYC-09 Roots 7 of 15 cm.", row.Replace("Lycaste tricolor", "LYC-09")); // 11.43 cm is a large pot

@@ -10,6 +10,15 @@ namespace BudClock.Core.Advice;
 /// <param name="Reason">One sentence for the grower.</param>
 public sealed record Advice(string Topic, string Rule, Verdict Verdict, DateOnly? Due, string Reason, IReadOnlyList<Condition> Conditions)
 {
+    /// <summary>What the verdict rests on; where rules differ on one topic, the stronger ground stands.</summary>
+    public Ground Ground { get; init; } = Ground.Sign;
+
+    /// <summary>How much, for an act: "200 mL", "30 minutes".</summary>
+    public string? Amount { get; init; }
+
+    /// <summary>The entry that the act is logged as, where it is not plain from the topic.</summary>
+    public EntryKind? LoggedAs { get; init; }
+
     /// <summary>The school this advice follows, where growers differ.</summary>
     public string? School { get; init; }
 

@@ -20,6 +20,9 @@ public sealed class Assessor
 
     public static Assessor Shipped { get; } = new(CultureSheets.Shipped);
 
+    /// <summary>Assesses by the shipped sheets with a grower's changes in them.</summary>
+    public static Assessor With(IReadOnlyList<SheetChange> changes) => changes.Count == 0 ? Shipped : new(CultureSheets.Shipped.With(changes));
+
     /// <summary>Assesses one plant of a garden on a day, past, present or to come.</summary>
     public Assessment Assess(Plant plant, GardenRecord garden, DateOnly today) =>
         Assess(plant, Surroundings.Of(plant, garden, today), today);
@@ -48,16 +51,15 @@ public sealed class Assessor
             Roots = RootsSeen.Read(journal, season.Woke),
             Bulbs = journal.State(EntryKinds.Bulbs, _ => true),
             Around = around,
+            Rest = RestState.Read(journal, lanes, sheet, around.Garden.Southern),
         };
         return new(plant, today, phase, lanes, ended is null ? Ask(now) : [], now) { Ended = ended };
     }
 
-    static IReadOnlyList<Advice> Ask(Situation now) =>
-    [
-        .. from adviser in Advisers.All
+    static IReadOnlyList<Advice> Ask(Situation now) => Judgement.Settle(
+        from adviser in Advisers.All
            where now.Sheet.Rule(adviser.Rule) is not null
            let advice = adviser.Advise(now)
            where advice is not null
-           select advice,
-    ];
+           select advice);
 }

@@ -26,18 +26,28 @@ public static class LikelyEntries
         if (assessment.Gone) return [];
         var length = Unit.Default(Dimension.Length, usUnits)!;
         if (assessment.Situation is not { } now) return [.. Usual, new("Growth", GrowthHeight, Ask: length)];
-        return [.. Asked(now, assessment.Main, length).Concat(Measures(now, length)).Concat(Signs(now, length)).DistinctBy(tap => (tap.Kind, tap.Text, tap.Organ, tap.Amount)).Take(Most)];
+        return [.. Asked(now, assessment.Advice, assessment.Main, length).Concat(Measures(now, length)).Concat(Signs(now, length)).DistinctBy(tap => (tap.Kind, tap.Text, tap.Organ, tap.Amount)).Take(Most)];
     }
 
     /// <summary>What the first advice asks for.</summary>
-    static IEnumerable<OneTap> Asked(Situation now, Advice? main, Unit length)
+    static IEnumerable<OneTap> Asked(Situation now, IReadOnlyList<Advice> advice, Advice? main, Unit length)
     {
         var measure = new OneTap("Roots", RootLength, Ask: length);
         if (main is null) return Usual;
-        if (main.AnsweredBy == Looked) return [Answer("better"), Answer("same"), Answer("worse"), .. Usual];
+        if (main.Verdict is not Verdict.Do && advice.Any(a => a.AnsweredBy == Looked && a.Verdict is Verdict.Look)) return [Answer("better"), Answer("same"), Answer("worse"), .. Usual];
+        if (main.LoggedAs is { } act && main.Topic != Topics.FirstSoak) return [.. Acts(act, main, length), .. Usual];
         if (main.Topic == Topics.Measure && MeasureAdviser.Next(now) is { } next && (next.Kind != RootLength || !now.Season.Waking))
             return [new(next.Name, next.Kind, Ask: length, Organ: next.Organ), .. Usual];
         return now.Sheet.Rule("W1") is null ? Usual : ForAdvice(now, main, measure, new("Growth", GrowthHeight, Ask: length));
+    }
+
+    /// <summary>The act that an advice asks for, or what one may find on looking.</summary>
+    static IEnumerable<OneTap> Acts(EntryKind act, Advice main, Unit length)
+    {
+        if (act == Tray) return [new("Tray", Tray, Ask: length), new("Tray empty", Tray, Text: "empty")];
+        if (act.States.Length > 0) return act.States.Select(state => new OneTap($"{act.Words} {state}", act, Text: state));
+        OneTap done = act == Rinsed ? new("Flushed", Rinsed) : act == Note ? new("Seen", Note, Text: "going to rest, base firm") : new(act.Words, act);
+        return main is { Verdict: Verdict.Look, Topic: Topics.Water } ? [done, new("Still damp", Medium, Text: "damp"), new("Dry", Medium, Text: "dry")] : [done];
     }
 
     static OneTap Answer(string state) => new(Capital(state), Looked, Text: state);

@@ -20,6 +20,30 @@ public sealed record Situation
     /// <summary>What has been measured, organ by organ, the newest first.</summary>
     public IReadOnlyList<OrganSeries> Series { get; init; } = [];
 
+    /// <summary>The rest that is going on; null for a plant in growth.</summary>
+    public RestState? Rest { get; init; }
+
+    /// <summary>Growing in the open season: not resting, and not waiting for its first water.</summary>
+    public bool InGrowth => Rest is null && !Season.Asleep && !Season.Waking;
+
+    /// <summary>Its roots were found dead, and no new ones were seen since (rule W15).</summary>
+    public DateOnly? RootsDeadSince
+    {
+        get
+        {
+            if (Journal.Last(EntryKinds.RootsLost) is not { } lost) return null;
+            return Journal.Of(EntryKinds.RootsStarted, EntryKinds.RootLength, EntryKinds.RootsAtBase, EntryKinds.RootCount).Any(e => e.On >= lost.On && e.Logged > lost.Logged && e.Amount is not { InBase: <= 0 }) ? null : lost.On;
+        }
+    }
+
+    /// <summary>The school that the grower chose for this plant, else the sheet's; null where the sheet knows no such question.</summary>
+    public (School Chosen, IReadOnlyList<OtherSchool> Others)? School(string question)
+    {
+        if (Sheet.Schools.GetValueOrDefault(question) is not { } schools) return null;
+        var chosen = Plant.Schools.For(question) is { } own && schools.Answers.ContainsKey(own) ? own : schools.Default;
+        return (schools.Answers[chosen], [.. schools.Answers.Values.Where(s => s.Name != chosen).Select(s => new OtherSchool(s.Name, s.Does, s.Risks))]);
+    }
+
     /// <summary>What the bulbs last looked like.</summary>
     public Seen<string>? Bulbs { get; init; }
 

@@ -11,4 +11,9 @@ public static class Topics
     public const string Measure = "measure";
     public const string SecondLook = "second-look";
     public const string GrowthCheck = "growth-check";
+    public const string Rest = "rest";
+    public const string Wake = "wake";
+    public const string Tray = "tray";
+    public const string Health = "health";
+    public const string Move = "move";
 }

@@ -41,9 +41,22 @@ public sealed class CultureSheets
         ?? byTaxon[taxon].FirstOrDefault(sheet => sheet.Media.Count == 0)
         ?? byTaxon[taxon].FirstOrDefault();
 
+    IReadOnlyDictionary<string, CultureSheet> ownSheets = new Dictionary<string, CultureSheet>();
+
+    /// <summary>The sheets with a grower's changes in them; those for one plant hold for that plant alone.</summary>
+    public CultureSheets With(IReadOnlyList<SheetChange> changes)
+    {
+        if (changes.Count == 0) return this;
+        var changed = new CultureSheets([.. All.Select(sheet => changes.Where(c => c.Plant is null && c.Sheet == sheet.Name).Aggregate(sheet, (s, change) => change.On(s)))]);
+        var own = changes.Where(c => c.Plant is not null).GroupBy(c => c.Plant!, StringComparer.OrdinalIgnoreCase);
+        changed.ownSheets = own.Where(group => changed.Find(group.First().Sheet) is not null)
+            .ToDictionary(group => group.Key, group => group.Aggregate(changed.Find(group.First().Sheet)!, (sheet, change) => change.On(sheet)), StringComparer.OrdinalIgnoreCase);
+        return changed;
+    }
+
     /// <summary>The sheet a plant is read by: the one it names, else that of its taxon and medium, else the general one.</summary>
     /// <returns>Null only where no general sheet is given.</returns>
-    public CultureSheet? For(Journal.Plant plant) => Find(plant.Sheet) ?? ForTaxon(plant.Taxon, plant.Medium) ?? Find(General);
+    public CultureSheet? For(Journal.Plant plant) => ownSheets.GetValueOrDefault(plant.Tag) ?? Find(plant.Sheet) ?? ForTaxon(plant.Taxon, plant.Medium) ?? Find(General);
 
     static List<CultureSheet> ReadShipped()
     {

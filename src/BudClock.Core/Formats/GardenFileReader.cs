@@ -42,7 +42,7 @@ public sealed class GardenFileReader
 
     GardenRecord Garden(JsonPlace root)
     {
-        root.Known("format", "version", "garden", "places", "plants", "readings", "forecast");
+        root.Known("format", "version", "garden", "places", "plants", "readings", "forecast", "vessels", "sheetChanges");
         if (root.Text("format") is var format && format != Format) root.Fault("format", $"expected \"{Format}\", got \"{format}\"");
         if (root.Number("version") is var version && version != Version) root.Fault("version", $"this reads version {Version}, got {version}");
 
@@ -54,7 +54,32 @@ public sealed class GardenFileReader
         return new(
             GardenItself(root.Object("garden")), places, plants,
             [.. root.List("readings").Select(reading => Reading(reading, codes))],
-            [.. root.List("forecast").Select(day => Forecast(day, codes))]);
+            [.. root.List("forecast").Select(day => Forecast(day, codes))])
+        {
+            Vessels = Vessels(root, codes, plants),
+            SheetChanges = [.. root.List("sheetChanges").Select(SheetChange)],
+        };
+    }
+
+    List<Vessel> Vessels(JsonPlace root, HashSet<string> places, List<Plant> plants)
+    {
+        var vessels = root.List("vessels").Select(at =>
+        {
+            at.Known("code", "name", "kind", "place");
+            var code = Required(at, "code");
+            return new Vessel(code, at.Text("name") ?? code, at.OneOf("kind", Vessel.Kinds) ?? Vessel.Tray, KnownPlace(at, places));
+        }).ToList();
+        Unique(vessels.Select(vessel => vessel.Code), "vessels", "code");
+        foreach (var (index, plant) in plants.Index())
+            if (plant.Vessel is not null && vessels.All(vessel => vessel.Code != plant.Vessel)) faults.Add(new($"plants[{index}].vessel", $"\"{plant.Vessel}\" is not among the vessels"));
+        return vessels;
+    }
+
+    SheetChange SheetChange(JsonPlace at)
+    {
+        at.Known("sheet", "plant", "name", "value", "school");
+        if (at.Has("value") == at.Has("school")) at.Fault("value", "a change has a value, or a school");
+        return new(at.OneOf("sheet", [.. sheets.All.Select(sheet => sheet.Name)]) ?? Required(at, "sheet"), at.Text("plant"), Required(at, "name"), at.Number("value"), at.Text("school"));
     }
 
     static Garden GardenItself(JsonPlace? at)
@@ -71,14 +96,14 @@ public sealed class GardenFileReader
 
     static Place Place(JsonPlace at)
     {
-        at.Known("code", "name", "setting");
+        at.Known("code", "name", "setting", "lampHours");
         var code = Required(at, "code");
-        return new(code, at.Text("name") ?? code, at.OneOf("setting", Journal.Place.Settings));
+        return new(code, at.Text("name") ?? code, at.OneOf("setting", Journal.Place.Settings), at.Number("lampHours", 0, 24));
     }
 
     Plant Plant(JsonPlace at, HashSet<string> places)
     {
-        at.Known("tag", "name", "taxon", "sheet", "place", "acquired", "pot", "medium", "doubtful", "synonyms", "parent", "origin", "source", "quarantineUntil", "schools", "organs", "forecasts", "entries");
+        at.Known("tag", "name", "taxon", "sheet", "place", "vessel", "acquired", "pot", "medium", "doubtful", "synonyms", "parent", "origin", "source", "quarantineUntil", "schools", "organs", "forecasts", "entries");
         var tag = Required(at, "tag");
         if (tag.Length > 0 && !Tags.Sound(tag)) at.Fault("tag", Tags.Rule(tag));
         if (!at.Has("taxon") && !at.Has("sheet")) at.Fault("taxon", "a plant needs its taxon or its sheet");
@@ -89,6 +114,7 @@ public sealed class GardenFileReader
             Taxon = at.Text("taxon"),
             Sheet = at.OneOf("sheet", [.. sheets.All.Select(sheet => sheet.Name)]),
             Place = KnownPlace(at, places),
+            Vessel = at.Text("vessel"),
             Acquired = at.Date("acquired"),
             Pot = Pot(at.Object("pot")),
             Medium = at.Text("medium"),

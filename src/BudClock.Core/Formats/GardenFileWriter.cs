@@ -17,8 +17,27 @@ public static class GardenFileWriter
         json.Each("plants", garden.Plants, Plant);
         json.Each("readings", garden.Readings, Reading);
         json.Each("forecast", garden.Forecast, Forecast);
+        if (garden.Vessels.Count > 0) json.Each("vessels", garden.Vessels, Vessel);
+        if (garden.SheetChanges.Count > 0) json.Each("sheetChanges", garden.SheetChanges, SheetChange);
         json.WriteEndObject();
     });
+
+    static void Vessel(Utf8JsonWriter json, Vessel vessel)
+    {
+        json.WriteString("code", vessel.Code);
+        json.WriteString("name", vessel.Name);
+        json.WriteString("kind", vessel.Kind);
+        json.Optional("place", vessel.Place);
+    }
+
+    static void SheetChange(Utf8JsonWriter json, Culture.SheetChange change)
+    {
+        json.WriteString("sheet", change.Sheet);
+        json.Optional("plant", change.Plant);
+        json.WriteString("name", change.Name);
+        json.Optional("value", change.Value);
+        json.Optional("school", change.School);
+    }
 
     static void GardenItself(Utf8JsonWriter json, Garden garden)
     {
@@ -36,6 +55,7 @@ public static class GardenFileWriter
         json.WriteString("code", place.Code);
         json.WriteString("name", place.Name);
         json.Optional("setting", place.Setting);
+        json.Optional("lampHours", place.LampHours);
     }
 
     static void Plant(Utf8JsonWriter json, Plant plant)
@@ -45,6 +65,7 @@ public static class GardenFileWriter
         json.Optional("taxon", plant.Taxon);
         json.Optional("sheet", plant.Sheet);
         json.Optional("place", plant.Place);
+        json.Optional("vessel", plant.Vessel);
         json.Optional("acquired", plant.Acquired);
         if (plant.Pot is { } pot) Pot(json, pot);
         json.Optional("medium", plant.Medium);

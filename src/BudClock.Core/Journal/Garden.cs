@@ -22,7 +22,8 @@ public sealed record Garden(string Name, double? Latitude = null, double? Longit
 
 /// <summary>A bench, a sill, a frame. The order of places is the order in which the grower walks.</summary>
 /// <param name="Setting">glasshouse, indoors, cold frame, outdoors, store; null when unknown.</param>
-public sealed record Place(string Code, string Name, string? Setting = null)
+/// <param name="LampHours">Hours a day that lamps burn there; null without lamps.</param>
+public sealed record Place(string Code, string Name, string? Setting = null, double? LampHours = null)
 {
     public static readonly IReadOnlyList<string> Settings = ["glasshouse", "indoors", "cold-frame", "outdoors", "store"];
 }
@@ -39,4 +40,22 @@ public sealed record GardenRecord(
     IReadOnlyList<Place> Places,
     IReadOnlyList<Plant> Plants,
     IReadOnlyList<ClimateReading> Readings,
-    IReadOnlyList<ForecastDay> Forecast);
+    IReadOnlyList<ForecastDay> Forecast)
+{
+    /// <summary>Trays, reservoirs and cover pots that plants share.</summary>
+    public IReadOnlyList<Vessel> Vessels { get; init; } = [];
+
+    /// <summary>What the grower changed on culture sheets, for a sheet or for one plant.</summary>
+    public IReadOnlyList<Culture.SheetChange> SheetChanges { get; init; } = [];
+}
+
+/// <summary>Something with water in it that plants stand in (rules W6 to W11).</summary>
+/// <param name="Kind">One of <see cref="Kinds"/>.</param>
+public sealed record Vessel(string Code, string Name, string Kind, string? Place = null)
+{
+    public const string Tray = "tray";
+    public const string Reservoir = "reservoir";
+    public const string CoverPot = "cover-pot";
+
+    public static readonly IReadOnlyList<string> Kinds = [Tray, Reservoir, CoverPot];
+}

@@ -15,6 +15,9 @@ public sealed record Plant
     /// <summary>The place's code; null is "unplaced".</summary>
     public string? Place { get; init; }
 
+    /// <summary>The code of the tray, reservoir or cover pot it stands in; null when it has none that others share.</summary>
+    public string? Vessel { get; init; }
+
     public DateOnly? Acquired { get; init; }
     public Pot? Pot { get; init; }
     public string? Medium { get; init; }

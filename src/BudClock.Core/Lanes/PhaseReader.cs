@@ -23,6 +23,7 @@ public sealed record PhaseRead(Phase Phase, DateOnly? Since)
         if (season.Waking) return new(Phase.Waking, season.Woke);
         if (Open(LaneKind.Rest) is { } rest) return new(Phase.Resting, rest);
         if (season.Asleep) return new(Phase.Resting, season.RestSince);
+        if (journal.Last(Planted, GrowthStarted, GrowthHeight, LeafStarted, LeavesGone) is { } last && last.Kind == Planted) return new(Phase.Waking, last.On);
         if (LeavesGoing(journal) is { } going) return new(Phase.GoingToRest, going);
         if (Open(LaneKind.Growth) is { } growth) return new(Phase.Growing, growth);
         if (journal.Last(GrowthMatured) is { } matured) return new(Phase.Ripening, matured.On);

@@ -26,7 +26,7 @@ public sealed record RoundOfDay(
         var here = assessments.Where(a => !a.Gone).OrderBy(a => Walk(places, a.Plant.Place)).ThenBy(a => a.Plant.Tag, StringComparer.Ordinal)
             .ToLookup(Standing);
         var asking = here[Stands.Asking].GroupBy(a => a.Plant.Place)
-            .Select(group => new PlaceRound(places.FirstOrDefault(p => p.Code == group.Key), [.. group.OrderBy(a => a.Main!.Verdict)]));
+            .Select(group => new PlaceRound(places.FirstOrDefault(p => p.Code == group.Key), [.. group.OrderBy(a => a.Main!.Verdict).ThenBy(a => a.Main!.Topic is Topics.Water or Topics.FirstSoak ? 0 : 1)]));
         return new([.. asking], [.. here[Stands.Later]], [.. here[Stands.Held]], [.. here[Stands.Quiet]]);
     }
 
@@ -50,4 +50,8 @@ public sealed record RoundOfDay(
 }
 
 /// <summary>A place with the plants that ask there; no place is "unplaced".</summary>
-public sealed record PlaceRound(Place? Place, IReadOnlyList<Assessment> Plants);
+public sealed record PlaceRound(Place? Place, IReadOnlyList<Assessment> Plants)
+{
+    /// <summary>Tags of the plants that want the same plain watering now: one tap logs it for all.</summary>
+    public IReadOnlyList<string> Watering => [.. Plants.Where(a => a.Main is { Verdict: Verdict.Do, Topic: Topics.Water } main && main.LoggedAs == EntryKinds.Watered).Select(a => a.Plant.Tag)];
+}

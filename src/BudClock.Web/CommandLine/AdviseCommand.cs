@@ -24,14 +24,15 @@ static class AdviseCommand
         if (Exit.ReadGarden(file) is not { } garden) return Exit.WrongInput;
 
         var day = Days.Read(on).Day ?? garden.Garden.DayAt(TimeProvider.System.GetUtcNow());
+        var assessor = Assessor.With(garden.SheetChanges);
         if (tag is null)
         {
-            Exit.Print(AdviceJson.Write(garden.Plants.Select(plant => Assessor.Shipped.Assess(plant, garden, day))));
+            Exit.Print(AdviceJson.Write(garden.Plants.Select(plant => assessor.Assess(plant, garden, day))));
             return Exit.Fine;
         }
         if (garden.Plants.FirstOrDefault(p => p.Tag.Equals(tag, StringComparison.OrdinalIgnoreCase)) is not { } plant)
             return Exit.Wrong($"--tag: no plant in this file is tagged \"{tag}\"");
-        Exit.Print(AdviceJson.Write(Assessor.Shipped.Assess(plant, garden, day)));
+        Exit.Print(AdviceJson.Write(assessor.Assess(plant, garden, day)));
         return Exit.Fine;
     }
 }

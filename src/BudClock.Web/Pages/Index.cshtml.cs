@@ -47,6 +47,9 @@ public sealed record RoundView(GardenDay Today, RoundOfDay Round, RoundOfDay Eve
         return new(today, round, everywhere, place, chosen ?? round.AllAsking.FirstOrDefault(), chosen is null, measure);
     }
 
+    /// <summary>Trays and reservoirs of the places shown, each with its one advice.</summary>
+    public IEnumerable<SharedVessel> Trays => Today.SharedVessels.Where(shared => shared.Advice is not null && (Place is null || shared.Vessel.Place == Place));
+
     /// <summary>A nursery is walked place by place: more rows than this at once help nobody.</summary>
     const int MostRows = 120;
 

@@ -53,6 +53,11 @@ public static class Say
         Topics.Measure => "Measuring",
         Topics.SecondLook => "Second look",
         Topics.GrowthCheck => "Growth",
+        Topics.Rest => "Rest",
+        Topics.Wake => "Waking",
+        Topics.Tray => "Tray",
+        Topics.Health => "Health",
+        Topics.Move => "Place",
         _ => topic,
     };
 

@@ -65,7 +65,7 @@ public class FlagsTests
     [Fact]
     public void Any_plant_that_is_measured_is_due_again_after_seven_days()
     {
-        var plant = Hoya(At(Today.AddDays(-9), EntryKinds.SpikeLength, new Quantity(4, Unit.Cm)));
+        var plant = Hoya(At(Today.AddDays(-9), EntryKinds.SpikeLength, new Quantity(4, Unit.Cm)), At(Today.AddDays(-3), EntryKinds.Watered));
         Assert.Equal("Spike 2031 last measured 9 days ago: measure again.", Assess(plant).Rule("K3")!.Reason);
         Assert.Equal(EntryKinds.SpikeLength, LikelyEntries.For(Assess(plant))[0].Kind);
         Assert.Null(Assess(plant, Today.AddDays(25)).Rule("K3")); // four weeks unmeasured is not followed any more

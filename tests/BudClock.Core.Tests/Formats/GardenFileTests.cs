@@ -91,7 +91,7 @@ public class GardenFileTests
     [InlineData("\"text\": \"wrinkled\"", "\"text\": \"odd\"", "plants[0].entries[2].text: Bulbs can be plump, wrinkled, shrivelled; \"odd\" is none of these.")]
     [InlineData("\"on\": \"2031-05-21\"", "\"on\": \"21 May\"", "plants[0].entries[2].on: expected a date such as 2031-05-24, got \"21 May\"")]
     [InlineData("\"tag\": \"LYC-01\"", "\"tag\": \"LYC 01\"", "plants[0].tag: \"LYC 01\" cannot be a tag: letters, digits and hyphens, at most 20, such as LYC-01")]
-    [InlineData("\"medium\": \"bark\"", "\"colour\": \"bark\"", "plants[0].colour: not a member of this format; known here are tag, name, taxon, sheet, place, acquired, pot, medium, doubtful, synonyms, parent, origin, source, quarantineUntil, schools, organs, forecasts, entries")]
+    [InlineData("\"medium\": \"bark\"", "\"colour\": \"bark\"", "plants[0].colour: not a member of this format; known here are tag, name, taxon, sheet, place, vessel, acquired, pot, medium, doubtful, synonyms, parent, origin, source, quarantineUntil, schools, organs, forecasts, entries")]
     [InlineData("\"latitude\": 51.5", "\"latitude\": 151.5", "garden.latitude: expected -90 to 90, got 151.5")]
     [InlineData("\"place\": \"south\", \"acquired\"", "\"place\": \"north\", \"acquired\"", "plants[0].place: \"north\" is not among the places")]
     [InlineData("\"text\": \"wrinkled\"", "\"text\": \"wrinkled\", \"file\": \"../../etc/x.jpg\"", "plants[0].entries[2].file: \"../../etc/x.jpg\" is no name of a picture, such as 0198f3c2.jpg")]

@@ -31,7 +31,7 @@ public class RoundOfDayTests
     [Fact]
     public void Held_plants_are_counted_and_those_without_a_sheet_are_quiet()
     {
-        var round = RoundOf(Named("A-1", WithRoots(8)), Named("B-1", Lycaste()) with { Taxon = "Hoya carnosa" });
+        var round = RoundOf(Named("A-1", WithRoots(8)), Named("B-1", Lycaste()) with { Taxon = "Nothofagus" });
         Assert.Equal((1, 1, 0), (round.Held.Count, round.Quiet.Count, round.AllAsking.Count()));
     }
 

@@ -73,6 +73,13 @@ public sealed class Chromium : IDisposable
         new OpenQA.Selenium.Interactions.Actions(driver).MoveToElement(from).ClickAndHold().MoveToElement(to).Release().Perform();
     }
 
+    /// <summary>The page as it prints on paper of a size in inches.</summary>
+    public byte[] Pdf(double width, double height)
+    {
+        var printed = (Dictionary<string, object>)driver.ExecuteCdpCommand("Page.printToPDF", new() { ["paperWidth"] = width, ["paperHeight"] = height, ["preferCSSPageSize"] = false })!;
+        return Convert.FromBase64String((string)printed["data"]!);
+    }
+
     /// <summary>Types into whatever has the focus.</summary>
     public void Press(string keys) => driver.SwitchTo().ActiveElement().SendKeys(keys);
 

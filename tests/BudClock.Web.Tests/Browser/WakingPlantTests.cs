@@ -55,20 +55,20 @@ public class WakingPlantTests
         using var browser = new Chromium(site.Address).Open("/");
         browser.Sees(".chosen .choose", "Catasetum, red lip");
         browser.Press("j");
-        browser.Sees(".chosen .choose", "Lycaste, yellow");
+        browser.Sees(".chosen .choose", "Flame lily");
         browser.Press("k");
         browser.Sees(".chosen .choose", "Catasetum, red lip");
         browser.Press(Keys.Enter);
         browser.Sees("#row-CTM-07 .reason", "Soaked today: look again");
-        browser.Sees(".chosen .choose", "Lycaste, yellow");
+        browser.Sees(".chosen .choose", "Flame lily");
         browser.Press("l");
-        browser.Sees("#later", "Lycaste, yellow");
+        browser.Sees("#later", "Flame lily");
         browser.Press("?");
         browser.Sees("#keys[open]", "the main act of the chosen plant");
         browser.Press(Keys.Escape);
         browser.Press("o");
-        browser.Sees("h1", "Goblin orchid");
-        Assert.Equal("/plants/MOR-01", browser.Path);
+        browser.Sees("h1", "Lycaste, yellow");
+        Assert.Equal("/plants/LYC-01", browser.Path);
     }
 
     [Fact]

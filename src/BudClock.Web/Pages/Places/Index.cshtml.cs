@@ -22,6 +22,10 @@ public sealed class IndexModel(Glasshouse glasshouse, GardenStore store, Clock c
     [BindProperty]
     public string? Night { get; set; }
 
+    /// <summary>Hours a day that lamps burn there; empty without lamps.</summary>
+    [BindProperty]
+    public string? Lamps { get; set; }
+
     /// <summary>What was wrong with the last form, and which place it was about.</summary>
     public string? Fault { get; private set; }
 
@@ -36,7 +40,9 @@ public sealed class IndexModel(Glasshouse glasshouse, GardenStore store, Clock c
         if (name.Length is 0 or > LongestName) return Wrong($"A place needs a name of at most {LongestName} characters.");
         if (Today.Places.FirstOrDefault(p => p.Code != Code && p.Name.Equals(name, StringComparison.OrdinalIgnoreCase)) is { } taken) return Wrong($"There is a place called {taken.Name} already.");
         if (!string.IsNullOrEmpty(Setting) && !Place.Settings.Contains(Setting)) return Wrong("Choose one of the settings.");
-        await store.SavePlaceAsync(new(Code ?? NewCode(name), name, string.IsNullOrEmpty(Setting) ? null : Setting));
+        var lamps = AmountReader.Read(Lamps, null);
+        if (!string.IsNullOrWhiteSpace(Lamps) && lamps is not { Unit: null, Value: >= 0 and <= 24 }) return Wrong($"\"{Lamps}\" is no number of hours from 0 to 24.");
+        await store.SavePlaceAsync(new(Code ?? NewCode(name), name, string.IsNullOrEmpty(Setting) ? null : Setting, lamps?.Value));
         return Saved();
     }
 

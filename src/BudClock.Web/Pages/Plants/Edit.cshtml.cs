@@ -84,7 +84,8 @@ public sealed class PlantForm
     [StringLength(60, ErrorMessage = "The medium holds at most 60 characters.")]
     public string? Medium { get; set; }
 
-    public string? FirstWater { get; set; }
+    /// <summary>Chosen schools by question; an empty one follows the sheet.</summary>
+    public Dictionary<string, string?> Schools { get; set; } = [];
     public bool Doubtful { get; set; }
 
     [StringLength(20, ErrorMessage = "A tag holds at most 20 characters.")]
@@ -109,7 +110,7 @@ public sealed class PlantForm
         PotHeight = plant.Pot?.HeightCm?.ToString("0.##", CultureInfo.InvariantCulture),
         PotKind = plant.Pot?.Kind,
         Medium = plant.Medium,
-        FirstWater = plant.Schools.For(Core.Advice.FirstWater.Question),
+        Schools = plant.Schools.All.ToDictionary(pair => pair.Key, pair => (string?)pair.Value),
         Doubtful = plant.Doubtful,
         Parent = plant.Parent,
         Origin = plant.Origin,
@@ -149,15 +150,20 @@ public sealed class PlantForm
             Source = Blank(Source),
             QuarantineUntil = quarantine,
             Version = Version,
-            Schools = Schools(known),
+            Schools = Chosen(known),
         };
     }
 
-    Choices Schools(Plant? known)
+    /// <summary>Questions that the form did not show keep their answer.</summary>
+    Choices Chosen(Plant? known)
     {
-        var before = known?.Schools ?? Choices.None;
-        if (!string.IsNullOrEmpty(FirstWater)) return before.With(Core.Advice.FirstWater.Question, FirstWater);
-        return new(before.All.Where(pair => pair.Key != Core.Advice.FirstWater.Question).ToDictionary());
+        var chosen = new Dictionary<string, string>(known?.Schools.All ?? Choices.None.All);
+        foreach (var (question, school) in Schools)
+        {
+            if (string.IsNullOrEmpty(school)) chosen.Remove(question);
+            else chosen[question] = school;
+        }
+        return new(chosen);
     }
 
     DateOnly? Day(GardenDay today, ModelStateDictionary faults)

@@ -1,0 +1,66 @@
+using BudClock.Core.Journal;
+using static BudClock.Core.Journal.EntryKinds;
+
+namespace BudClock.Core.Measuring;
+
+/// <summary>Rule W13: how many days a plant takes from water to asking again.</summary>
+/// <param name="Days">The median of its last five in this season, scaled by the air, or the sheet's guide until it has taught its own.</param>
+/// <param name="From">The shortest that is likely.</param>
+/// <param name="To">The longest that is likely.</param>
+/// <param name="Own">Learned from this plant's log.</param>
+public sealed record Rhythm(double Days, double From, double To, bool Own)
+{
+    const int Learned = 5;
+    const int LeastLearned = 3;
+    const int SeasonDays = 45; // so far around the same day of another year counts as the same season
+    const double Least = 0.5;
+    const double Most = 2;
+
+    static readonly EntryKind[] Waters = [Watered, Soaked, ToppedUp];
+
+    /// <summary>Whether an entry says that the plant asks for water.</summary>
+    public static bool Asks(Entry entry) =>
+        (entry.Kind == Medium && entry.Text == "dry") || (entry.Kind == Leaves && entry.Text is "limp" or "pliable")
+        || ((entry.Kind == Tray || entry.Kind == Reservoir) && entry.Text == "empty");
+
+    /// <summary>Reads the plant's own rhythm; null below three intervals of this season.</summary>
+    /// <param name="vpd">The mean vapour pressure deficit of a day at the plant's place, kPa; null where it is not known.</param>
+    public static Rhythm? Read(PlantJournal journal, DateOnly today, Func<DateOnly, double?> vpd)
+    {
+        var intervals = Intervals(journal).Where(i => InSeason(i.Watered, today)).TakeLast(Learned).ToList();
+        if (intervals.Count < LeastLearned) return null;
+        var days = intervals.Select(i => (double)(i.Asked.DayNumber - i.Watered.DayNumber)).Order().ToList();
+        var scale = Scale(intervals, today, vpd);
+        return new(Median(days) * scale, days[0] * scale, days[^1] * scale, Own: true);
+    }
+
+    /// <summary>From each watering to the first sign that it asked again, oldest first.</summary>
+    public static IEnumerable<(DateOnly Watered, DateOnly Asked)> Intervals(PlantJournal journal)
+    {
+        DateOnly? watered = null;
+        foreach (var entry in journal.Entries)
+        {
+            if (watered is { } since && entry.On > since && Asks(entry))
+            {
+                yield return (since, entry.On);
+                watered = null;
+            }
+            if (Waters.Contains(entry.Kind)) watered = entry.On;
+        }
+    }
+
+    static bool InSeason(DateOnly day, DateOnly today)
+    {
+        var apart = Math.Abs(day.DayOfYear - today.DayOfYear);
+        return Math.Min(apart, 365 - apart) <= SeasonDays;
+    }
+
+    /// <summary>Thirstier air now than then shortens the days in the same measure, between half and double.</summary>
+    static double Scale(List<(DateOnly Watered, DateOnly Asked)> intervals, DateOnly today, Func<DateOnly, double?> vpd)
+    {
+        var then = intervals.Select(i => vpd(i.Watered)).OfType<double>().ToList();
+        return vpd(today) is > 0 and var now && then.Count == intervals.Count ? Math.Clamp(Median([.. then.Order()]) / now, Least, Most) : 1;
+    }
+
+    static double Median(List<double> sorted) => (sorted[(sorted.Count - 1) / 2] + sorted[sorted.Count / 2]) / 2;
+}

@@ -1,0 +1,97 @@
+using BudClock.Core.Advice;
+using BudClock.Core.Culture;
+using BudClock.Core.Journal;
+using BudClock.Core.Notes;
+using BudClock.Data;
+using Microsoft.AspNetCore.Mvc;
+
+namespace BudClock.Web.Pages.Sheets;
+
+/// <summary>One culture sheet in words; a number or a school is tried first, then saved, and can go back.</summary>
+public sealed class SheetModel(Glasshouse glasshouse, GardenStore store) : GardenPage(glasshouse)
+{
+    [BindProperty]
+    public string? Value { get; set; }
+
+    [BindProperty]
+    public string? School { get; set; }
+
+    [BindProperty]
+    public string? Plant { get; set; }
+
+    public CultureSheet Sheet { get; private set; } = null!;
+
+    /// <summary>A change that is being tried; null while none is.</summary>
+    public SheetChange? Trial { get; private set; }
+
+    /// <summary>Plants whose first advice would be another today.</summary>
+    public IReadOnlyList<(Assessment Now, Assessment Then)> Differs { get; private set; } = [];
+
+    public string? Fault { get; private set; }
+
+    public IReadOnlyList<SheetChange> Own => [.. Today.SheetChanges.Where(change => change.Sheet == Sheet.Name)];
+
+    public IEnumerable<string> Tags => Today.Plants.Where(a => a.Situation?.Sheet.Name == Sheet.Name).Select(a => a.Plant.Tag);
+
+    public IActionResult OnGet([FromRoute] string name) => Find(name) ? Page() : NotFound();
+
+    public IActionResult OnPostTry([FromRoute] string name, [FromForm(Name = "Name")] string? what)
+    {
+        if (!Find(name)) return NotFound();
+        if (Read(what) is not { } change) return Page();
+        Trial = change;
+        Differs = [.. Today.Trying([.. Today.SheetChanges.Where(c => !c.Replaces(change)), change]).Where(pair => (pair.Now.Main?.Verdict, pair.Now.Main?.Reason) != (pair.Then.Main?.Verdict, pair.Then.Main?.Reason))];
+        return Page();
+    }
+
+    public async Task<IActionResult> OnPostSaveAsync([FromRoute] string name, [FromForm(Name = "Name")] string? what)
+    {
+        if (!Find(name)) return NotFound();
+        if (Read(what) is not { } change) return Page();
+        await store.SaveSheetChangeAsync(change);
+        Glasshouse.Forget();
+        return Redirect($"/sheets/{name}");
+    }
+
+    public async Task<IActionResult> OnPostBackAsync([FromRoute] string name, [FromForm(Name = "Name")] string? what)
+    {
+        if (!Find(name)) return NotFound();
+        await store.RemoveSheetChangeAsync(new(name, string.IsNullOrWhiteSpace(Plant) ? null : Plant, what ?? "", null, null));
+        Glasshouse.Forget();
+        return Redirect($"/sheets/{name}");
+    }
+
+    /// <summary>Numbers that every sheet has come last.</summary>
+    public bool IsGeneral(string rule) => CultureSheets.Shipped.Find(CultureSheets.General)!.Rule(rule) is not null;
+
+    public string Words(SheetChange change)
+    {
+        var whom = change.Plant is null ? "for the sheet" : $"for {change.Plant}";
+        return change.School is not null
+            ? $"School {change.School} {whom}."
+            : $"{change.Name.Replace('.', ' ').Replace('-', ' ')}: {change.Value:0.##} {CultureSheets.Shipped.Find(change.Sheet)?.Rule(change.Name.Split('.')[0])?.Thresholds.GetValueOrDefault(change.Name.Split('.')[^1])?.Unit} {whom}, instead of {CultureSheets.Shipped.Find(change.Sheet)?.Rule(change.Name.Split('.')[0])?.Thresholds.GetValueOrDefault(change.Name.Split('.')[^1])?.Value:0.##}.";
+    }
+
+    public string Span(UsualPhase phase)
+    {
+        var (from, to) = (phase.From.In(2031, Today.Garden.Southern), phase.To.In(2031, Today.Garden.Southern));
+        return $"{Dates.Short(from)} – {Dates.Short(to)}";
+    }
+
+    SheetChange? Read(string? what)
+    {
+        var tag = string.IsNullOrWhiteSpace(Plant) ? null : Today.Find(Plant.Trim())?.Plant.Tag;
+        if (tag is null && !string.IsNullOrWhiteSpace(Plant)) Fault = $"No plant here is tagged \"{Plant}\".";
+        else if (!string.IsNullOrEmpty(School)) return new(Sheet.Name, tag, what ?? "", null, School);
+        else if (AmountReader.Read(Value, null) is not { Unit: null, Value: >= 0 and <= 1000 } number) Fault = $"\"{Value}\" is no number from 0 to 1000.";
+        else if (new SheetChange(Sheet.Name, tag, what ?? "", number.Value, null) is var change && ReferenceEquals(change.On(Sheet), Sheet)) Fault = "That number is not on this sheet.";
+        else return change;
+        return null;
+    }
+
+    bool Find(string name)
+    {
+        Sheet = CultureSheets.Shipped.With(Today.SheetChanges).Find(name)!;
+        return Sheet is not null;
+    }
+}
