@@ -58,8 +58,8 @@ public sealed class Assessor
 
     static IReadOnlyList<Advice> Ask(Situation now) => Judgement.Settle(
         from adviser in Advisers.All
-           where now.Sheet.Rule(adviser.Rule) is not null
-           let advice = adviser.Advise(now)
-           where advice is not null
-           select advice);
+        where now.Sheet.Rule(adviser.Rule) is not null
+        let advice = adviser.Advise(now)
+        where advice is not null
+        select advice);
 }

@@ -20,6 +20,7 @@ public sealed class LeafInLeafOutAdviser : IAdviser
         if (now.Rest is not null || now.Around.DaysShorten(now.Today) || dropped.Count < Lost || dropped.Count < come) return null;
         if (now.Journal.Of(Pest, RootCount, Base, Rot).Any(e => e.On >= dropped[^1].On)) return null;
         return new(Topics.Health, Rule, Verdict.Look, now.Today, $"{dropped.Count} leaves out and {come} in within two months: look for pests, then at the roots, then for rot. Only then at light, feed and pot.",
-            [new("leaves lost in two months", new(dropped.Count), new(Lost), null, true, dropped[^1].On)]) { LoggedAs = Base };
+            [new("leaves lost in two months", new(dropped.Count), new(Lost), null, true, dropped[^1].On)])
+        { LoggedAs = Base };
     }
 }

@@ -18,6 +18,7 @@ public sealed class DieBackAdviser : IAdviser
         var first = now.Journal.Of(Leaves, LeafDropped).First(e => e.On > sign.On.AddDays(-45) && (e.Kind == LeafDropped || e.Text == "yellowing")).On;
         var gone = first.AddDays((int)now.Needs(Rule, "gone"));
         return new(Topics.Water, Rule, Verdict.Hold, gone, $"It dies back since {Dates.Short(first)}: no rain, less light, hardly any water. Gone by about {Dates.Short(gone)}; that is normal.",
-            [Condition.Sign("leaves yellowing in autumn", first)]) { Ground = Ground.Sign };
+            [Condition.Sign("leaves yellowing in autumn", first)])
+        { Ground = Ground.Sign };
     }
 }

@@ -20,7 +20,8 @@ public sealed class ShrubRestAdviser : IAdviser
         if (!out_.Met) return new(Topics.Water, Rule, Verdict.Hold, rest.Wakes, $"Leafless since {Dates.Near(rest.Since, now.Today)}: dry and warm, however warm a winter's day is. It drinks again when it moves out{(rest.Wakes is { } w ? $", about {Dates.Near(w, now.Today)}" : "")}.", [out_]) { Ground = Ground.Veto };
         if (now.Journal.Last(Repotted) is { } repot && now.Today < repot.On.AddDays((int)now.Needs(Rule, "repot-from")))
             return new(Topics.Water, Rule, Verdict.Hold, repot.On.AddDays((int)now.Needs(Rule, "repot-from")), $"Repotted {Dates.Ago(repot.On, now.Today)}: 30 to 60 days dry, then the first water.",
-                [out_, new("days since the repot", new(now.Today.DayNumber - repot.On.DayNumber), new(now.Needs(Rule, "repot-from")), "days", false, repot.On)]) { Ground = Ground.Veto };
+                [out_, new("days since the repot", new(now.Today.DayNumber - repot.On.DayNumber), new(now.Needs(Rule, "repot-from")), "days", false, repot.On)])
+            { Ground = Ground.Veto };
         return now.Journal.FirstSince(moved!.On, Watered, Soaked) is null
             ? new(Topics.Water, Rule, Verdict.Do, now.Today, $"Moved out {Dates.Ago(moved.On, now.Today)}: the first water.", [out_]) { Ground = Ground.Veto, LoggedAs = Watered }
             : null;

@@ -23,7 +23,8 @@ public sealed class TuberRestAdviser : IAdviser
         var wetted = now.Journal.Last(EntryKinds.Watered)?.On is { } wet && wet > rest.Since ? wet : rest.Since;
         if (damp && now.Today.DayNumber - wetted.DayNumber >= now.Needs(Rule, "damp"))
             return Say(Verdict.Do, now.Today, "In the pot, barely damp: a light wetting, so that it never shrivels.", Ground.Veto,
-                new("days since it was wetted", new(now.Today.DayNumber - wetted.DayNumber), new(now.Needs(Rule, "damp")), "days", true, wetted)) with { LoggedAs = EntryKinds.Watered };
+                new("days since it was wetted", new(now.Today.DayNumber - wetted.DayNumber), new(now.Needs(Rule, "damp")), "days", true, wetted)) with
+            { LoggedAs = EntryKinds.Watered };
         return Say(Verdict.Hold, null, $"Resting {(rest.Lifted ? "out of its pot" : "in its pot")} since {Dates.Near(rest.Since, now.Today)}: {(damp ? "barely damp" : "dry")}, dark, not below {now.Needs(Rule, "warm"):0} °C.", Ground.Veto,
             Condition.AtLeast("coolest night", now.CoolestNightC, now.Needs(Rule, "warm"), "°C"));
 

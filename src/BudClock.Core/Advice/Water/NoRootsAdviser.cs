@@ -11,6 +11,7 @@ public sealed class NoRootsAdviser : IAdviser
 
     public Advice? Advise(Situation now) => now.RootsDeadSince is { } lost && !now.Season.Asleep
         ? new(Topics.Water, Rule, Verdict.Hold, null, $"No live root since {Dates.Near(lost, now.Today)}: water in the pot cannot be drunk. Keep the air humid around it until roots come.",
-            [Condition.Sign("live roots", null)]) { Ground = Ground.Veto }
+            [Condition.Sign("live roots", null)])
+        { Ground = Ground.Veto }
         : null;
 }
