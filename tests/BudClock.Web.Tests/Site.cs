@@ -54,7 +54,11 @@ public sealed class Site : IAsyncDisposable
     static readonly Lazy<Task<string>> Demo = new(async () =>
     {
         var folder = Directory.CreateTempSubdirectory("bud-clock-demo-").FullName;
-        await using (var app = await Server.BuildAsync(new() { DataFolder = folder, Demo = true, Port = 0 })) await app.StartAsync();
+        await using (var app = await Server.BuildAsync(new() { DataFolder = folder, Demo = true, Port = 0 }))
+        {
+            await app.StartAsync();
+            await app.StopAsync();
+        }
         Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
         return folder;
     });

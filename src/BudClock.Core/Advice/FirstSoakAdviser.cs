@@ -121,7 +121,7 @@ public sealed class FirstSoakAdviser : IAdviser
         return advice with
         {
             School = way.Chosen.Name,
-            Others = [.. way.Others.Select(other => new OtherSchool(other.Name, other.Does, other.Risks))],
+            Others = way.Others,
         };
     }
 

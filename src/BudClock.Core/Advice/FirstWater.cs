@@ -5,7 +5,7 @@ namespace BudClock.Core.Advice;
 
 /// <summary>How the first water is given: the school the grower chose, or what the pot allows.</summary>
 /// <param name="Note">A sentence to add where the pot decides against the chosen school; else empty.</param>
-public sealed record FirstWater(School Chosen, IReadOnlyList<School> Others, string Note)
+public sealed record FirstWater(School Chosen, IReadOnlyList<OtherSchool> Others, string Note)
 {
     public const string Question = "first-water";
     public const string Soak = "soak";
@@ -13,10 +13,9 @@ public sealed record FirstWater(School Chosen, IReadOnlyList<School> Others, str
 
     public static FirstWater WayFor(Situation now)
     {
-        var schools = now.Sheet.Schools[Question];
-        var chosen = now.Plant.Schools.For(Question) is { } own && schools.Answers.ContainsKey(own) ? own : schools.Default;
-        if (now.Plant.Pot?.Kind == Pot.Reservoir)
-            return new(schools.Answers[Soak], [], chosen == Soak ? "" : " A pot with a reservoir can only be soaked.");
-        return new(schools.Answers[chosen], [.. schools.Answers.Values.Where(school => school.Name != chosen)], "");
+        var (chosen, others) = now.School(Question)!.Value;
+        return now.Plant.Pot?.Kind == Pot.Reservoir
+            ? new(now.Sheet.Schools[Question].Answers[Soak], [], chosen.Name == Soak ? "" : " A pot with a reservoir can only be soaked.")
+            : new(chosen, others, "");
     }
 }

@@ -1,8 +1,20 @@
+// The text that Enter sent last; null once another is being typed.
+let sent = null;
+
 // The note line: cleared once its text is on disk, focused again for the next plant.
 document.body.addEventListener('note-logged', () => {
   const note = document.getElementById('note-text');
   note.value = '';
+  sent = '';
   note.focus();
+});
+
+// A reading that was still on its way when Enter sent the line would wipe the answer, and the questions in it, away.
+document.body.addEventListener('htmx:beforeRequest', (event) => {
+  const note = document.getElementById('note-text');
+  if (event.detail.elt.id === 'note') sent = note.value;
+  else if (event.detail.elt === note && note.value === sent) event.preventDefault();
+  else if (event.detail.elt === note) sent = null;
 });
 
 // A request that did not come through leaves the text where it is and says so.

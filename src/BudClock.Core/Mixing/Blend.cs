@@ -1,0 +1,42 @@
+namespace BudClock.Core.Mixing;
+
+/// <summary>A water with what is dissolved in it.</summary>
+/// <param name="TdsPpm">Total dissolved solids, ppm; 0 for pure water.</param>
+public sealed record Water(string Name, double TdsPpm);
+
+/// <summary>Rule F9: waters poured together.</summary>
+public static class Blend
+{
+    /// <summary>The mean of the waters' dissolved solids, weighted by volume, ppm.</summary>
+    /// <exception cref="ArgumentException">There is no water at all.</exception>
+    public static double TdsPpm(params IReadOnlyList<(Water Water, double Litres)> parts)
+    {
+        var litres = parts.Sum(part => part.Litres);
+        if (!(litres > 0)) throw new ArgumentException("There is no water in it.", nameof(parts));
+        return parts.Sum(part => part.Water.TdsPpm * part.Litres) / litres;
+    }
+
+    /// <summary>How much of one water in another gives a wanted TDS: a share of the whole, 0 to 1; null where it lies outside of both.</summary>
+    public static double? ShareFor(double wantedPpm, Water into, Water added)
+    {
+        var span = added.TdsPpm - into.TdsPpm;
+        if (span == 0) return wantedPpm == into.TdsPpm ? 0 : null;
+        var share = (wantedPpm - into.TdsPpm) / span;
+        return share is >= 0 and <= 1 ? share : null;
+    }
+}
+
+/// <summary>How a meter turns conductivity into ppm: ask which one it is.</summary>
+/// <param name="PpmPerMilliSiemens">500 on the NaCl scale, 700 on the 442 scale (meter conventions).</param>
+public sealed record MeterScale(string Name, double PpmPerMilliSiemens)
+{
+    public static readonly MeterScale NaCl = new("500 (NaCl)", 500);
+    public static readonly MeterScale FourFourTwo = new("700 (442)", 700);
+
+    public static readonly IReadOnlyList<MeterScale> All = [NaCl, FourFourTwo];
+
+    /// <summary>Electrical conductivity in mS/cm of what this meter calls so many ppm.</summary>
+    public double EcOf(double ppm) => ppm / PpmPerMilliSiemens;
+
+    public double PpmOf(double ecMilliSiemens) => ecMilliSiemens * PpmPerMilliSiemens;
+}
