@@ -97,6 +97,8 @@ public class WaterPagesTests
         var page = await site.PageAsync("/sitter?days=14");
         Assert.Contains("24 May – 6 Jun", page.QuerySelector("main").Words());
         Assert.Contains("Leave alone:", page.QuerySelector("main").Words());
+        Assert.Contains("Sill tray: keep it filled", page.QuerySelector("main").Words());
+        Assert.DoesNotContain("DRO-01", page.QuerySelector("main").Words()); // it drinks from the tray: not left alone, not watered twice
         Assert.DoesNotContain(page.QuerySelectorAll(".grid td"), td => td.Words().Contains("CTM-07")); // a first soak stays with the grower
         Assert.Contains("24 May", (await site.PageAsync("/sitter?days=999")).QuerySelector("main").Words());
     }

@@ -12,12 +12,15 @@ public sealed record SitterSheet(DateOnly From, DateOnly To, IReadOnlyList<Sitte
     public static SitterSheet Of(IEnumerable<Assessment> plants, IReadOnlyList<Place> places, IReadOnlyList<SharedVessel> trays, DateOnly today, int days)
     {
         var to = today.AddDays(days - 1);
-        var rows = plants.Where(a => !a.Gone).Select(a => Row(a, today, to)).ToList();
+        var filled = trays.Where(tray => tray.Plants.Count > 0 && tray.Vessel.Kind != Vessel.CoverPot).ToList();
+        var inTrays = filled.SelectMany(tray => tray.Plants.Except(tray.Out.Select(pair => pair.Plant))).Select(a => a.Plant.Tag).ToHashSet();
+        // What stands in a tray drinks from it: it is neither watered by itself nor left alone.
+        var rows = plants.Where(a => !a.Gone && !inTrays.Contains(a.Plant.Tag)).Select(a => Row(a, today, to)).ToList();
         var walk = places.Select(p => (Code: (string?)p.Code, p.Name)).Append((null, "Unplaced"));
         return new(today, to,
             [.. walk.Select(place => new SitterPlace(place.Name, [.. rows.Where(r => r.Plant.Plant.Place == place.Code && r.Days.Count > 0)], [.. rows.Where(r => r.Plant.Plant.Place == place.Code && r.Days.Count == 0).Select(r => r.Plant)]))
                 .Where(place => place.Rows.Count + place.Leave.Count > 0)],
-            [.. trays.Where(tray => tray.Plants.Count > 0 && tray.Out.Count == 0)]);
+            filled);
     }
 
     static SitterRow Row(Assessment plant, DateOnly today, DateOnly to)

@@ -17,7 +17,7 @@ public sealed class DieBackAdviser : IAdviser
         if (sign.Kind == GrowthStarted || sign.Kind == LeafStarted || !now.Around.DaysShorten(now.Today) || now.Today.DayNumber - sign.On.DayNumber > 60) return null;
         var first = now.Journal.Of(Leaves, LeafDropped).First(e => e.On > sign.On.AddDays(-45) && (e.Kind == LeafDropped || e.Text == "yellowing")).On;
         var gone = first.AddDays((int)now.Needs(Rule, "gone"));
-        return new(Topics.Water, Rule, Verdict.Hold, gone, $"It dies back since {Dates.Short(first)}: no rain, less light, hardly any water. Gone by about {Dates.Short(gone)}; that is normal.",
+        return new(Topics.Water, Rule, Verdict.Hold, gone, $"It dies back since {Dates.Short(first)}: no rain, less light, hardly any water. Most leaves are yellow by about {Dates.Short(first.AddDays((int)now.Needs(Rule, "yellow")))} and gone by about {Dates.Short(gone)}; that is normal.",
             [Condition.Sign("leaves yellowing in autumn", first)])
         { Ground = Ground.Sign };
     }

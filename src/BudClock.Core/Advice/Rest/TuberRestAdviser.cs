@@ -11,7 +11,7 @@ public sealed class TuberRestAdviser : IAdviser
 
     public string Rule => "D3";
 
-    public IReadOnlyList<string> Thresholds => ["check", "warm", "damp"];
+    public IReadOnlyList<string> Thresholds => ["warm", "damp"];
 
     public Advice? Advise(Situation now)
     {
