@@ -12,10 +12,11 @@ public sealed class Logbook(GardenStore store, Glasshouse glasshouse, Clock cloc
 
     /// <summary>Logs the same entries for one plant or several, as one act. Each goes to the organ that it is about.</summary>
     /// <returns>False, with nothing logged, when there is no plant of one of the tags.</returns>
-    public async Task<bool> LogAsync(IReadOnlyList<string> tags, IReadOnlyList<NoteEntry> entries)
+    /// <param name="together">The act of something that was written just before and is undone with it, such as a picture.</param>
+    public async Task<bool> LogAsync(IReadOnlyList<string> tags, IReadOnlyList<NoteEntry> entries, Guid? together = null)
     {
         if (await glasshouse.TodayAsync() is not { } today) return false;
-        var act = Guid.CreateVersion7();
+        var act = together ?? Guid.CreateVersion7();
         var written = new List<PlantEntries>();
         foreach (var tag in tags)
         {

@@ -83,6 +83,18 @@ public class PicturesTests
     }
 
     [Fact]
+    public async Task A_second_look_and_its_picture_are_one_act()
+    {
+        await using var site = await Site.DemoAsync();
+        using var form = new MultipartFormDataContent { { new StringContent("better"), "Answer" }, { new ByteArrayContent(Photographs.Jpeg()), "file", "now.jpg" } };
+        await site.SendAsync("/plants/CAL-06/look", false, form);
+        var page = await site.PageAsync("/plants/CAL-06");
+        Assert.Equal(("Second look better", 1), (page.QuerySelector(".log .words").Words(), page.QuerySelectorAll(".strip li").Length));
+        await site.PostAsync("/notes?handler=Undo");
+        Assert.Equal(["Photo second look", "Second look better"], (await site.PageAsync("/plants/CAL-06")).QuerySelectorAll(".log .struck .words").Select(e => e.Words()).Order());
+    }
+
+    [Fact]
     public async Task A_missing_file_is_shown_as_missing_and_no_name_climbs_out_of_the_folder()
     {
         await using var site = await Site.DemoAsync();

@@ -41,9 +41,10 @@ public sealed class LookModel(Glasshouse glasshouse, Logbook logbook, PictureBoo
         if (Look is null) return Redirect($"/plants/{tag}");
         var entries = Read();
         if (Fault is null && Answers.All(answer => answer.State != Answer)) Fault = "Choose what it did: better, no change, or worse.";
-        if (Fault is null && file is not null) (_, Fault) = await pictures.TakeAsync(Plant.Plant.Tag, await PlantModel.ReadAsync(file), file.FileName, Today.Day, "second look");
+        var act = Guid.CreateVersion7();
+        if (Fault is null && file is not null) (_, Fault) = await pictures.TakeAsync(Plant.Plant.Tag, await PlantModel.ReadAsync(file), file.FileName, Today.Day, "second look", act);
         if (Fault is not null) return Page();
-        await logbook.LogAsync([Plant.Plant.Tag], [.. entries, new NoteEntry(EntryKinds.Looked, Today.Day, Text: Answer)]);
+        await logbook.LogAsync([Plant.Plant.Tag], [.. entries, new NoteEntry(EntryKinds.Looked, Today.Day, Text: Answer)], act);
         return Redirect($"/plants/{Plant.Plant.Tag}");
     }
 
