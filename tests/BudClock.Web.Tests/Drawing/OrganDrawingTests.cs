@@ -9,6 +9,7 @@ namespace BudClock.Web.Tests.Drawing;
 public class OrganDrawingTests
 {
     static readonly DateOnly Today = new(2031, 5, 24);
+    static int written;
 
     [Fact]
     public void The_fan_has_a_leaf_for_each_that_is_on_the_plant_and_the_newest_stands_out()
@@ -59,6 +60,6 @@ public class OrganDrawingTests
         Organ = organ,
         Amount = cm is { } value ? new(value, Unit.Cm) : null,
         Text = text,
-        Logged = DateTimeOffset.UnixEpoch,
+        Logged = DateTimeOffset.UnixEpoch.AddSeconds(written++), // entries of one day keep their order
     };
 }
