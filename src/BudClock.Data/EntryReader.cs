@@ -9,7 +9,7 @@ namespace BudClock.Data;
 /// </summary>
 static class EntryReader
 {
-    const string Sql = """SELECT PlantId, Id, "On", Kind, Organ, Value, Unit, Text, Logged, Struck, File, {0} FROM Entries ORDER BY PlantId, Logged, Id""";
+    const string Sql = """SELECT PlantId, Id, "On", Kind, Organ, Value, Unit, Text, Logged, Struck, File, Mix, {0} FROM Entries ORDER BY PlantId, Logged, Id""";
 
     /// <summary>The entries of each plant by its key, in the order in which they were written down.</summary>
     /// <param name="acts">Read the acts too, which nothing but an export and the undo need.</param>
@@ -41,7 +41,8 @@ static class EntryReader
         Logged = new(row.GetInt64(8), TimeSpan.Zero),
         Struck = row.GetBoolean(9),
         File = Text(row, 10),
-        Act = row.IsDBNull(11) ? Guid.Empty : row.GetGuid(11),
+        Mix = Text(row, 11),
+        Act = row.IsDBNull(12) ? Guid.Empty : row.GetGuid(12),
     };
 
     /// <summary>A thousand days stand for all entries, so each is parsed once.</summary>

@@ -16,6 +16,7 @@ public static class GardenDatabase
         .AddDbContextFactory<GardenDb>(options => Configure(options, Path.Combine(dataFolder, FileName)))
         .AddSingleton(new PictureFolder(dataFolder))
         .AddSingleton<GardenStore>()
+        .AddSingleton<ShelfStore>()
         .AddSingleton<GardenImport>();
 
     /// <summary>Brings the file up to the newest schema, in WAL mode.</summary>

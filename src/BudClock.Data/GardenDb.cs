@@ -1,6 +1,9 @@
 using System.Text.Json;
+using BudClock.Core.Mixing;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.ChangeTracking;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 
 namespace BudClock.Data;
 
@@ -14,6 +17,12 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
     public DbSet<ForecastKeptRow> ForecastsKept => Set<ForecastKeptRow>();
     public DbSet<VesselRow> Vessels => Set<VesselRow>();
     public DbSet<SheetChangeRow> SheetChanges => Set<SheetChangeRow>();
+    public DbSet<Water> Waters => Set<Water>();
+    public DbSet<Feed> Feeds => Set<Feed>();
+    public DbSet<Recipe> Recipes => Set<Recipe>();
+    public DbSet<Batch> Batches => Set<Batch>();
+    public DbSet<Trial> Trials => Set<Trial>();
+    public DbSet<Tools> Tools => Set<Tools>();
     public DbSet<EntryRow> Entries => Set<EntryRow>();
     public DbSet<ReadingRow> Readings => Set<ReadingRow>();
     public DbSet<ForecastRow> Forecast => Set<ForecastRow>();
@@ -29,10 +38,7 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
         {
             plant.HasIndex(p => p.Tag).IsUnique();
             plant.Property(p => p.Tag).UseCollation("NOCASE");
-            plant.Property(p => p.Schools).HasConversion(
-                schools => JsonSerializer.Serialize(schools, JsonSerializerOptions.Default),
-                json => JsonSerializer.Deserialize<Dictionary<string, string>>(json, JsonSerializerOptions.Default)!,
-                ValueComparer.CreateDefault<Dictionary<string, string>>(favorStructuralComparisons: false));
+            AsJson(plant.Property(p => p.Schools), schools => schools, json => json);
             plant.Property(p => p.Version).IsConcurrencyToken();
             plant.HasOne(p => p.Place).WithMany().HasForeignKey(p => p.PlaceId).OnDelete(DeleteBehavior.SetNull);
             plant.HasMany(p => p.Organs).WithOne().HasForeignKey(o => o.PlantId);
@@ -47,7 +53,39 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
             entry.HasIndex(e => new { e.PlantId, e.On });
             entry.HasIndex(e => e.Logged);
         });
+        OnShelf(model);
         model.Entity<ReadingRow>().HasIndex(r => new { r.PlaceId, r.At }).IsUnique();
         model.Entity<ForecastRow>().HasIndex(f => new { f.PlaceId, f.On }).IsUnique();
     }
+
+    /// <summary>Waters, feeds, recipes, batches and trials are stored as they are, by their codes.</summary>
+    static void OnShelf(ModelBuilder model)
+    {
+        const string key = nameof(Water.Code);
+        model.Entity<Water>().HasKey(key);
+        model.Entity<Feed>().HasKey(key);
+        model.Entity<Batch>().HasKey(key);
+        model.Entity<Recipe>(recipe =>
+        {
+            recipe.HasKey(key);
+            AsJson(recipe.Property(r => r.Waters), waters => waters.ToDictionary(), json => (IReadOnlyDictionary<string, double>)json);
+            AsJson(recipe.Property(r => r.Feeds), feeds => feeds.ToDictionary(pair => pair.Key, pair => pair.Value.ToString()!),
+                json => (IReadOnlyDictionary<string, Strength>)json.ToDictionary(pair => pair.Key, pair => Strength.Read(pair.Value)!));
+        });
+        model.Entity<Trial>(trial =>
+        {
+            trial.HasKey(key);
+            AsJson(trial.Property(t => t.Plants), plants => plants.ToArray(), json => (IReadOnlyList<string>)json);
+        });
+        model.Entity<Tools>(tools =>
+        {
+            tools.Property<int>("Id").ValueGeneratedNever(); // there is one
+            tools.HasKey("Id");
+        });
+    }
+
+    /// <summary>A small list or map in one column.</summary>
+    static void AsJson<T, TJson>(PropertyBuilder<T> property, Func<T, TJson> toJson, Func<TJson, T> from) => property.HasConversion(
+        new ValueConverter<T, string>(value => JsonSerializer.Serialize(toJson(value), JsonSerializerOptions.Default), json => from(JsonSerializer.Deserialize<TJson>(json, JsonSerializerOptions.Default)!)),
+        new ValueComparer<T>((a, b) => JsonSerializer.Serialize(toJson(a!), JsonSerializerOptions.Default) == JsonSerializer.Serialize(toJson(b!), JsonSerializerOptions.Default), value => value!.GetHashCode(), value => value));
 }

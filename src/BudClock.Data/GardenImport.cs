@@ -19,6 +19,7 @@ public sealed class GardenImport(IDbContextFactory<GardenDb> databases)
         await TakeGarden(db, garden.Garden);
         var places = await TakePlaces(db, garden.Places);
         await TakeVessels(db, garden);
+        await ShelfStore.TakeAsync(db, garden.Shelf);
         var (plants, entries) = await TakePlants(db, garden.Plants, places);
         var readings = await TakeReadings(db, garden, places);
         await db.SaveChangesAsync();

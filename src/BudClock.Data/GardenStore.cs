@@ -33,6 +33,7 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
             [.. forecast.Select(f => new ForecastDay(codes[f.PlaceId], f.On, f.MinC, f.MaxC))])
         {
             Vessels = [.. (await db.Vessels.AsNoTracking().OrderBy(v => v.Name).ToListAsync()).Select(v => new Vessel(v.Code, v.Name, v.Kind, v.Place))],
+            Shelf = await ShelfStore.ReadAsync(db),
             SheetChanges = [.. (await db.SheetChanges.AsNoTracking().OrderBy(c => c.Id).ToListAsync()).Select(Mapping.ToChange)],
         };
     }

@@ -107,6 +107,7 @@ public sealed class EntryRow
     public string? Unit { get; set; }
     public string? Text { get; set; }
     public string? File { get; set; }
+    public string? Mix { get; set; }
     /// <summary>UTC ticks, which SQLite can order.</summary>
     public long Logged { get; set; }
     public Guid Act { get; set; }

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using BudClock.Core.Advice;
 using BudClock.Core.Climate;
+using BudClock.Core.Feeding;
 using BudClock.Core.Journal;
 using BudClock.Core.Notes;
 using BudClock.Data;
@@ -74,6 +75,7 @@ public sealed class GardenDay
     readonly KinRecord kin;
     readonly DailyVpd vpd;
     IReadOnlyList<SharedVessel>? shared;
+    TodaysMix? mix;
 
     /// <param name="earlier">Daily means of readings that are too old to be held one by one.</param>
     public GardenDay(GardenRecord record, DateOnly day, IReadOnlyList<DailyMean>? earlier = null)
@@ -82,19 +84,23 @@ public sealed class GardenDay
         var readings = record.Readings.ToLookup(r => r.Place);
         kin = new(record.Plants, day);
         vpd = new(record.Garden, record.Readings, earlier ?? []);
-        (Vessels, SheetChanges, Assessor) = (record.Vessels, record.SheetChanges, Assessor.With(record.SheetChanges));
+        (Vessels, Shelf, SheetChanges, Assessor) = (record.Vessels, record.Shelf, record.SheetChanges, Assessor.With(record.SheetChanges));
         coolest = record.Places.ToDictionary(p => p.Code, p => Nights.Coolest(p.Code, day, record.Garden, readings[p.Code]));
         byTag = record.Plants.Select(Assess).ToImmutableSortedDictionary(a => a.Plant.Tag, a => a, StringComparer.OrdinalIgnoreCase);
     }
 
     GardenDay(GardenDay other, ImmutableSortedDictionary<string, Assessment> byTag) =>
-        (Garden, Places, Day, coolest, kin, vpd, Vessels, SheetChanges, Assessor, this.byTag) =
-        (other.Garden, other.Places, other.Day, other.coolest, other.kin, other.vpd, other.Vessels, other.SheetChanges, other.Assessor, byTag);
+        (Garden, Places, Day, coolest, kin, vpd, Vessels, Shelf, SheetChanges, Assessor, this.byTag) =
+        (other.Garden, other.Places, other.Day, other.coolest, other.kin, other.vpd, other.Vessels, other.Shelf, other.SheetChanges, other.Assessor, byTag);
 
     public DateOnly Day { get; }
     public Garden Garden { get; }
     public IReadOnlyList<Place> Places { get; }
     public IReadOnlyList<Vessel> Vessels { get; }
+
+    /// <summary>The mixing shelf.</summary>
+    public Core.Mixing.Shelf Shelf { get; }
+
     public IReadOnlyList<Core.Culture.SheetChange> SheetChanges { get; }
 
     /// <summary>Assesses by the sheets with this grower's changes.</summary>
@@ -118,6 +124,9 @@ public sealed class GardenDay
     /// <summary>Trays, reservoirs and cover pots with what stands in them.</summary>
     public IReadOnlyList<SharedVessel> SharedVessels => shared ??= [.. Vessels.Select(vessel => SharedVessel.Of(vessel, Plants, Day))];
 
+    /// <summary>What to mix for the plants that are due now.</summary>
+    public TodaysMix Mix => mix ??= TodaysMix.Of(Plants, SharedVessels, Shelf, Day);
+
     public Place? PlaceOf(Plant plant) => Places.FirstOrDefault(p => p.Code == plant.Place);
 
     public Seen<double>? CoolestNightC(string? place) => place is null ? null : coolest.GetValueOrDefault(place);
@@ -127,6 +136,7 @@ public sealed class GardenDay
     public Surroundings Around(Plant plant) => new(Garden)
     {
         Place = PlaceOf(plant),
+        Shelf = Shelf,
         CoolestNightC = CoolestNightC(plant.Place),
         Kin = kin.Intervals,
         Vpd = vpd.On(plant.Place),

@@ -13,12 +13,16 @@ public sealed class Logbook(GardenStore store, Glasshouse glasshouse, Clock cloc
     /// <summary>Logs the same entries for one plant or several, as one act. Each goes to the organ that it is about.</summary>
     /// <returns>False, with nothing logged, when there is no plant of one of the tags.</returns>
     /// <param name="together">The act of something that was written just before and is undone with it, such as a picture.</param>
-    public async Task<bool> LogAsync(IReadOnlyList<string> tags, IReadOnlyList<NoteEntry> entries, Guid? together = null)
+    public Task<bool> LogAsync(IReadOnlyList<string> tags, IReadOnlyList<NoteEntry> entries, Guid? together = null) =>
+        LogEachAsync([.. tags.Select(tag => (tag, entries))], together);
+
+    /// <summary>The same with entries of its own for each plant.</summary>
+    public async Task<bool> LogEachAsync(IReadOnlyList<(string Tag, IReadOnlyList<NoteEntry> Entries)> plants, Guid? together = null)
     {
         if (await glasshouse.TodayAsync() is not { } today) return false;
         var act = together ?? Guid.CreateVersion7();
         var written = new List<PlantEntries>();
-        foreach (var tag in tags)
+        foreach (var (tag, entries) in plants)
         {
             if (today.Find(tag) is not { } plant) return false;
             var placed = plant.Book.Place([.. entries.Select(entry => WithPlaces(entry, plant.Plant, today))]);
@@ -64,6 +68,7 @@ public sealed class Logbook(GardenStore store, Glasshouse glasshouse, Clock cloc
             Organ = entry.Organ,
             Amount = entry.Amount,
             Text = entry.Text,
+            Mix = entry.Mix,
             Logged = now.AddTicks(index), // entries of one act keep their order
             Act = act,
         })];

@@ -16,6 +16,9 @@ public sealed record Advice(string Topic, string Rule, Verdict Verdict, DateOnly
     /// <summary>How much, for an act: "200 mL", "30 minutes".</summary>
     public string? Amount { get; init; }
 
+    /// <summary>Which bottle, for advice on feed; one of <see cref="Mixing.Bottles.All"/>.</summary>
+    public string? Bottle { get; init; }
+
     /// <summary>The entry that the act is logged as, where it is not plain from the topic.</summary>
     public EntryKind? LoggedAs { get; init; }
 

@@ -12,11 +12,12 @@ public static class Advisers
         new ShrubRestAdviser(), new ArumRestAdviser(), new RestHoldAdviser(), new DieBackAdviser(),
         new LittleOftenAdviser(), new ReservoirAdviser(), new TrayAdviser(), new PebblesAdviser(), new FromBelowAdviser(), new NeverDryAdviser(), new DryOutAdviser(), new MeterAdviser(),
         new DormancyAdviser(), new StoreCheckAdviser(), new TuberWakeAdviser(),
+        new NewcomerFeedAdviser(), new RootLossFeedAdviser(), new NotHungerAdviser(), new SaltAdviser(), new LeafFeedAdviser(), new FeedAdviser(),
         new YellowLeafAdviser(), new LeafInLeafOutAdviser(), new TwoGrowthsAdviser(), new ShelterAdviser(), new TurnAdviser(), new MeasureAdviser(),
     ];
 
     /// <summary>Rules that only lend their thresholds to others: the stretch of an interval.</summary>
-    static readonly Dictionary<string, string[]> Lent = new() { ["W12"] = ["stretch"], ["W17"] = ["day-length", "stretch"], ["D7"] = ["day-length", "lamps", "stretch"] };
+    static readonly Dictionary<string, string[]> Lent = new() { ["W12"] = ["stretch"], ["F3"] = ["share", "rising", "weak", "frequent"], ["W17"] = ["day-length", "stretch"], ["D7"] = ["day-length", "lamps", "stretch"] };
 
     /// <summary>Thresholds that a rule needs and a sheet that names the rule does not give, as sentences.</summary>
     public static IReadOnlyList<string> MissingOn(IEnumerable<CultureSheet> sheets) =>

@@ -56,10 +56,10 @@ public sealed class Assessor
         return new(plant, today, phase, lanes, ended is null ? Ask(now) : [], now) { Ended = ended };
     }
 
-    static IReadOnlyList<Advice> Ask(Situation now) => Judgement.Settle(
+    static IReadOnlyList<Advice> Ask(Situation now) => FeedGoesWithWater.In(Judgement.Settle(
         from adviser in Advisers.All
         where now.Sheet.Rule(adviser.Rule) is not null
         let advice = adviser.Advise(now)
         where advice is not null
-        select advice);
+        select advice), now.Today);
 }

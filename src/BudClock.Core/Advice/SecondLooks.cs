@@ -17,7 +17,7 @@ public sealed record BeforeNow(string Name, EntryKind Kind, string? Organ, Fact?
 }
 
 /// <summary>Flags besides the one after the first water: planted by a change of regime, or set by hand (rule K4).</summary>
-/// <remarks>Common practice: 14 days for a move or new light, 21 to 28 after a repot, 7 after a treatment.</remarks>
+/// <remarks>Common practice: 14 days for a move, new light or a new recipe, 21 to 28 after a repot, 7 after a treatment.</remarks>
 public static class SecondLooks
 {
     const int AskedForDays = 28;
@@ -31,7 +31,7 @@ public static class SecondLooks
     public static SecondLook? Next(Situation now)
     {
         var looks = now.Journal.Of(Looked).Select(e => e.On).ToList();
-        return now.Journal.Of(Flagged, Repotted, Moved, Treated).Select(change => Plant(now, change))
+        return now.Journal.Of(Flagged, Repotted, Moved, Treated, RecipeSet).Select(change => Plant(now, change))
             .Where(flag => now.Today <= flag.To.AddDays(AskedForDays) && !looks.Any(look => look >= flag.From))
             .MinBy(flag => flag.From) is { } next
             ? next with { Rows = Compare(now, next.Change.On) }
@@ -44,7 +44,7 @@ public static class SecondLooks
             change.Kind == Flagged ? (Days(change), Days(change), change.Text ?? "What has changed?")
             : change.Kind == Repotted ? (Needs("repot-from"), Needs("repot-to"), "has it taken hold?")
             : change.Kind == Treated ? (Needs("treat"), Needs("treat"), "did the treatment work?")
-            : (Needs("feed"), Needs("feed"), "does it like the new place?");
+            : (Needs("feed"), Needs("feed"), change.Kind == RecipeSet ? "what did the new recipe do?" : "does it like the new place?");
         return new(change, change.On.AddDays(from), change.On.AddDays(to), question, []);
 
         int Needs(string threshold) => (int)now.Needs("K4", threshold);

@@ -2,6 +2,7 @@ using BudClock.Core.Climate;
 using BudClock.Core.Journal;
 using BudClock.Core.Lanes;
 using BudClock.Core.Measuring;
+using BudClock.Core.Mixing;
 
 namespace BudClock.Core.Advice;
 
@@ -20,6 +21,9 @@ public sealed record Surroundings(Garden Garden)
     /// <summary>Hours from sunrise to sunset; null without a latitude.</summary>
     public double? DayHours(DateOnly day) => Garden.Latitude is { } latitude ? Sun.On(day, latitude).DayHours : null;
 
+    /// <summary>The mixing shelf of the garden.</summary>
+    public Shelf Shelf { get; init; } = Shelf.Empty;
+
     /// <summary>Days are getting shorter.</summary>
     public bool DaysShorten(DateOnly day) => DayHours(day) < DayHours(day.AddDays(-1));
 
@@ -34,6 +38,7 @@ public sealed record Surroundings(Garden Garden)
     /// <summary>The surroundings of a plant in a garden that is wholly in memory.</summary>
     public static Surroundings Of(Plant plant, GardenRecord garden, DateOnly today) => new(garden.Garden)
     {
+        Shelf = garden.Shelf,
         Place = garden.Places.FirstOrDefault(place => place.Code == plant.Place),
         CoolestNightC = Nights.Coolest(plant.Place, today, garden.Garden, garden.Readings),
         Vpd = new DailyVpd(garden.Garden, garden.Readings).On(plant.Place),

@@ -15,10 +15,8 @@ public sealed class TwoGrowthsAdviser : IAdviser
 
     public Advice? Advise(Situation now)
     {
-        var growths = now.Lanes.Where(lane => lane is { Kind: LaneKind.Growth, Organ: not null }).ToList();
-        var young = growths.LastOrDefault(lane => lane.Open && lane.From > now.Today.AddDays(-SaidForDays) && SproutedFrom(now, lane, growths) is not null);
-        if (young is null || now.Journal.Of(EntryKinds.Looked).Any(e => e.On >= young.From)) return null;
-        var parent = SproutedFrom(now, young, growths)!;
+        if (Open(now) is not { } open || now.Journal.Of(EntryKinds.Looked).Any(e => e.On >= open.Young.From)) return null;
+        var (parent, young) = open;
         Condition[] conditions =
         [
             Condition.Known($"growth {Label(now, parent.Organ)} under way since", null, null, parent.From),
@@ -28,6 +26,15 @@ public sealed class TwoGrowthsAdviser : IAdviser
             $"Growth {Label(now, young.Organ)} sprouted from {Label(now, parent.Organ)}, which is not finished: a sign of stress. Keep the base humid, feed nitrogen or balanced (¼ with few roots), no bloom feed. One of the two may be given up; that is normal.",
             conditions)
         { AnsweredBy = EntryKinds.Looked };
+    }
+
+    /// <summary>The two growths, both under way, while the younger is news; null where there are none.</summary>
+    public static (Lane Parent, Lane Young)? Open(Situation now)
+    {
+        var growths = now.Lanes.Where(lane => lane is { Kind: LaneKind.Growth, Organ: not null }).ToList();
+        return growths.LastOrDefault(lane => lane.Open && lane.From > now.Today.AddDays(-SaidForDays) && SproutedFrom(now, lane, growths) is not null) is { } young
+            ? (SproutedFrom(now, young, growths)!, young)
+            : null;
     }
 
     static Lane? SproutedFrom(Situation now, Lane young, List<Lane> growths)

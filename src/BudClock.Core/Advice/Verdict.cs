@@ -8,6 +8,7 @@ public static class Topics
 {
     public const string FirstSoak = "first-soak";
     public const string Water = "water";
+    public const string Feed = "feed";
     public const string Measure = "measure";
     public const string SecondLook = "second-look";
     public const string GrowthCheck = "growth-check";

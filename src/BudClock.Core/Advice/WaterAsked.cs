@@ -1,6 +1,7 @@
 using System.Globalization;
 using BudClock.Core.Journal;
 using BudClock.Core.Measuring;
+using BudClock.Core.Mixing;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Advice;
@@ -107,13 +108,6 @@ public sealed record WaterAsked(string Rule, double GuideFrom, double GuideTo, s
     static string Weekday(DateOnly day, DateOnly today) =>
         day <= today ? "today" : day < today.AddDays(7) ? day.ToString("dddd", CultureInfo.InvariantCulture) : Dates.Short(day);
 
-    /// <summary>The median of the last five amounts, else a fifth of the pot; null when neither is known.</summary>
-    static string? UsualAmount(Situation now)
-    {
-        var given = now.Journal.Of(Waters).Where(e => e.Amount is { InBase: > 0 }).TakeLast(5).Select(e => e.Amount!.Value.InBase).Order().ToList();
-        if (given.Count > 0) return Ml(given[given.Count / 2]);
-        return now.Plant.Pot?.VolumeMl is { } pot ? $"about {Ml(pot / 5)}" : null;
-    }
-
-    static string Ml(double ml) => ml >= 1000 ? string.Create(CultureInfo.InvariantCulture, $"{ml / 1000:0.#} L") : string.Create(CultureInfo.InvariantCulture, $"{Math.Round(ml / 10) * 10:0} mL");
+    /// <summary>What it usually gets; null where neither its record nor its pot tells.</summary>
+    static string? UsualAmount(Situation now) => WaterNeed.Of(now.Plant, now.Journal) is var need && (need.Own || now.Plant.Pot?.VolumeMl is not null) ? need.Words : null;
 }

@@ -30,10 +30,11 @@ public sealed record CultureSheet(
     /// <summary>Names of <see cref="Culture.Cautions"/> that hold for the whole plant.</summary>
     public IReadOnlyList<string> Cautions { get; init; } = [];
 
-    /// <summary>The sheet with the rules of another where it has none of its own.</summary>
+    /// <summary>The sheet with the rules, thresholds and schools of another where it has none of its own.</summary>
     public CultureSheet Over(CultureSheet basis) => this with
     {
-        Rules = basis.Rules.Where(rule => !Rules.ContainsKey(rule.Key)).Concat(Rules).ToDictionary(),
+        Rules = basis.Rules.Where(rule => !Rules.ContainsKey(rule.Key)).Concat(Rules.Select(rule => new KeyValuePair<string, RuleSheet>(rule.Key, basis.Rule(rule.Key) is { } other ? rule.Value.Over(other) : rule.Value))).ToDictionary(),
+        Schools = Schools.Concat(basis.Schools.Where(school => !Schools.ContainsKey(school.Key))).ToDictionary(),
     };
 
     /// <summary>The sheet's word on a rule; null when the habit does not follow it.</summary>
@@ -45,6 +46,8 @@ public sealed record RuleSheet(IReadOnlyDictionary<string, Threshold> Thresholds
 {
     /// <summary>A threshold that the rule needs. Sheets are checked at start, so it is there.</summary>
     public double this[string name] => Thresholds[name].Value;
+
+    public RuleSheet Over(RuleSheet basis) => new(basis.Thresholds.Where(threshold => !Thresholds.ContainsKey(threshold.Key)).Concat(Thresholds).ToDictionary());
 }
 
 /// <summary>A number to decide by, with its unit and the reason for it.</summary>

@@ -49,6 +49,8 @@ public static class AdviceJson
         json.OrNull("due", advice.Due);
         json.Optional("until", advice.Until);
         json.WriteString("reason", advice.Reason);
+        json.Optional("bottle", advice.Bottle);
+        json.Optional("amount", advice.Amount);
         json.WriteString("school", advice.School);
         json.Each("conditions", advice.Conditions, Condition);
         if (advice.Projection is { } projection) Projection(json, projection);

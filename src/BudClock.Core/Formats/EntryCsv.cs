@@ -21,7 +21,7 @@ public sealed record CsvRow(string Tag, Entry Entry);
 /// <summary>Entries as CSV (RFC 4180): one line an entry. Commas, semicolons or tabs are read, with or without a byte-order mark.</summary>
 public static class EntryCsv
 {
-    public static readonly IReadOnlyList<string> Columns = ["tag", "on", "kind", "organ", "value", "unit", "text", "logged", "struck", "id"];
+    public static readonly IReadOnlyList<string> Columns = ["tag", "on", "kind", "organ", "value", "unit", "text", "logged", "struck", "id", "mix"];
 
     static readonly string[] Required = ["tag", "on", "kind"];
     static readonly string[] DateFormats = ["yyyy-MM-dd", "d MMM yyyy", "d MMMM yyyy", "d.M.yyyy"];
@@ -38,7 +38,7 @@ public static class EntryCsv
             foreach (var plant in plants)
                 foreach (var e in plant.Entries)
                     Line(csv, [plant.Tag, Iso(e.On), e.Kind.Name, e.Organ, e.Amount?.Value.ToString("R", CultureInfo.InvariantCulture), e.Amount?.Unit?.Symbol, e.Text,
-                        e.Logged.UtcDateTime.ToString("O", CultureInfo.InvariantCulture), e.Struck ? "true" : null, e.Id.ToString()]);
+                        e.Logged.UtcDateTime.ToString("O", CultureInfo.InvariantCulture), e.Struck ? "true" : null, e.Id.ToString(), e.Mix]);
         }
         return text.ToString();
     }
@@ -105,6 +105,7 @@ public static class EntryCsv
                 On = day,
                 Kind = kind,
                 Organ = organ,
+                Mix = Field("mix"),
                 Amount = amount,
                 Text = text,
                 Logged = DateTimeOffset.TryParse(Field("logged"), CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var logged) ? logged.ToUniversalTime() : new(day, TimeOnly.MinValue, TimeSpan.Zero),

@@ -4,4 +4,12 @@ namespace BudClock.Core.Formats;
 public sealed record FileFault(string Place, string What)
 {
     public override string ToString() => $"{Place}: {What}";
+
+    /// <summary>Notes a fault for each value that stands in a list for the second time.</summary>
+    internal static void Twice(IEnumerable<string> values, string list, string member, List<FileFault> faults)
+    {
+        var seen = new HashSet<string>();
+        foreach (var (index, value) in values.Index())
+            if (!seen.Add(value) && value.Length > 0) faults.Add(new($"{list}[{index}].{member}", $"\"{value}\" stands here twice"));
+    }
 }

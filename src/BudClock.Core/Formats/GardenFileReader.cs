@@ -42,7 +42,7 @@ public sealed class GardenFileReader
 
     GardenRecord Garden(JsonPlace root)
     {
-        root.Known("format", "version", "garden", "places", "plants", "readings", "forecast", "vessels", "sheetChanges");
+        root.Known("format", "version", "garden", "places", "plants", "readings", "forecast", "vessels", "mixing", "sheetChanges");
         if (root.Text("format") is var format && format != Format) root.Fault("format", $"expected \"{Format}\", got \"{format}\"");
         if (root.Number("version") is var version && version != Version) root.Fault("version", $"this reads version {Version}, got {version}");
 
@@ -57,6 +57,7 @@ public sealed class GardenFileReader
             [.. root.List("forecast").Select(day => Forecast(day, codes))])
         {
             Vessels = Vessels(root, codes, plants),
+            Shelf = root.Object("mixing") is { } mixing ? new ShelfFile(latest, faults).Read(mixing) : Mixing.Shelf.Empty,
             SheetChanges = [.. root.List("sheetChanges").Select(SheetChange)],
         };
     }
@@ -162,7 +163,7 @@ public sealed class GardenFileReader
 
     Entry Entry(JsonPlace at, int index, Plant plant)
     {
-        at.Known("id", "on", "kind", "organ", "value", "unit", "text", "file", "logged", "act", "struck");
+        at.Known("id", "on", "kind", "organ", "value", "unit", "text", "file", "mix", "logged", "act", "struck");
         if (!at.Has("on")) at.Fault("on", "an entry needs its date");
         var on = at.Date("on") ?? DateOnly.MinValue;
         var (name, amount, text) = (Required(at, "kind"), Amount(at), at.Text("text"));
@@ -178,6 +179,7 @@ public sealed class GardenFileReader
         var entry = new Entry
         {
             File = file,
+            Mix = at.Text("mix"),
             Id = at.Id("id") ?? Guid.Empty,
             On = on,
             Kind = kind ?? EntryKinds.Note,
@@ -232,18 +234,9 @@ public sealed class GardenFileReader
         return KnownPlace(at, places) ?? "";
     }
 
-    static string Required(JsonPlace at, string member)
-    {
-        if (!at.Has(member)) at.Fault(member, "missing");
-        return at.Text(member) ?? "";
-    }
+    static string Required(JsonPlace at, string member) => at.Required(member);
 
-    void Unique(IEnumerable<string> values, string list, string member)
-    {
-        var seen = new HashSet<string>();
-        foreach (var (index, value) in values.Index())
-            if (!seen.Add(value) && value.Length > 0) faults.Add(new($"{list}[{index}].{member}", $"\"{value}\" stands here twice"));
-    }
+    void Unique(IEnumerable<string> values, string list, string member) => FileFault.Twice(values, list, member, faults);
 
     /// <summary>The same entry at the same place of a file gets the same id, so a file read twice adds nothing.</summary>
     static Guid IdFrom(string tag, int index, Entry entry)

@@ -18,6 +18,7 @@ public static class GardenFileWriter
         json.Each("readings", garden.Readings, Reading);
         json.Each("forecast", garden.Forecast, Forecast);
         if (garden.Vessels.Count > 0) json.Each("vessels", garden.Vessels, Vessel);
+        if (!garden.Shelf.IsEmpty) ShelfFile.Write(json, garden.Shelf);
         if (garden.SheetChanges.Count > 0) json.Each("sheetChanges", garden.SheetChanges, SheetChange);
         json.WriteEndObject();
     });
@@ -129,6 +130,7 @@ public static class GardenFileWriter
         json.Optional("unit", entry.Amount?.Unit?.Symbol);
         json.Optional("text", entry.Text);
         json.Optional("file", entry.File);
+        json.Optional("mix", entry.Mix);
         json.WriteString("logged", entry.Logged.UtcDateTime);
         if (entry.Act != Guid.Empty) json.WriteString("act", entry.Act);
         if (entry.Struck) json.WriteBoolean("struck", true);

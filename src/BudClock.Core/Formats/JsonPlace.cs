@@ -29,6 +29,13 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
         return text.Length <= LongestText ? text : Refuse(member, $"holds at most {LongestText} characters, got {text.Length}");
     }
 
+    /// <summary>A text that has to be there; empty, with a fault, when it is not.</summary>
+    public string Required(string member)
+    {
+        if (!Has(member)) Fault(member, "missing");
+        return Text(member) ?? "";
+    }
+
     public double? Number(string member)
     {
         if (Find(member) is not { } value) return null;

@@ -21,6 +21,9 @@ public sealed record Entry
     /// <summary>The file of a picture beside the database, such as 0198….jpg; null for anything else.</summary>
     public string? File { get; init; }
 
+    /// <summary>The code of the batch that was given, or of the recipe that the plant was set to; null for anything else.</summary>
+    public string? Mix { get; init; }
+
     /// <summary>When it was written down; orders the entries of one day.</summary>
     public required DateTimeOffset Logged { get; init; }
 
@@ -36,6 +39,7 @@ public sealed record Entry
     {
         if (Kind != EntryKinds.Note || Text is null) yield return Kind.Words;
         if (Amount is { } amount) yield return amount.ToString();
+        if (Mix is { } mix) yield return mix;
         if (Text is { } text) yield return text;
     }
 }

@@ -40,6 +40,8 @@ public static class EntryKinds
     public static readonly EntryKind Tray = new("tray", "Tray", new(Dimension.Length, 0, 30, Required: false), "empty");
     public static readonly EntryKind Reservoir = new("reservoir", "Reservoir", new(Dimension.Length, 0, 60, Required: false), "empty");
     public static readonly EntryKind Meter = new("meter", "Meter", new(Dimension.Count, 0, 100));
+    /// <summary>What the water that runs out of the pot measures.</summary>
+    public static readonly EntryKind RunOff = new("run-off", "Run-off", new(Dimension.DissolvedSolids, 0, 20_000));
     public static readonly EntryKind Weight = new("weight", "Weight", new(Dimension.Mass, 0, 100_000));
     /// <summary>The end of an organ that has no word of its own for it: a tuber, a leaf, a vine. Its text is the likely cause.</summary>
     public static readonly EntryKind Lost = new("lost", "Lost");
@@ -79,6 +81,8 @@ public static class EntryKinds
     public static readonly EntryKind Renamed = new("renamed", "Renamed");
     /// <summary>A second look set by hand: in so many days, with the question to ask then.</summary>
     public static readonly EntryKind Flagged = new("flagged", "Look again in days", new(Dimension.Count, 1, 365));
+    /// <summary>From now on it gets one recipe, whatever its stage; without one, by its stage again. Its text is the grower's reason.</summary>
+    public static readonly EntryKind RecipeSet = new("recipe-set", "Recipe");
     /// <summary>Set aside until tomorrow: the advice stands, the Round stops asking for the day.</summary>
     public static readonly EntryKind PutOff = new("put-off", "Put off until tomorrow");
 
@@ -87,9 +91,9 @@ public static class EntryKinds
         GrowthStarted, GrowthHeight, GrowthMatured, GrowthStopped, EyeSwelling, RootsStarted, RootLength, RootsAtBase,
         RootCount, RootsLost, SheathStarted, SpikeStarted, SpikeLength, Buds, BudsLost, BloomOpened, Blooms, BloomEnded,
         SpikeLost, LeafStarted, LeafSpan, LeafCount, Leaves, LeafDropped, LeavesGone, SummerLeaves, WinterRosette, Bulbs,
-        BulbSize, Tuber, Base, Medium, Tray, Reservoir, Meter, Weight, Lost, Pest, Rot, Note, Photo, Looked,
+        BulbSize, Tuber, Base, Medium, Tray, Reservoir, Meter, RunOff, Weight, Lost, Pest, Rot, Note, Photo, Looked,
         Watered, Soaked, ToppedUp, Fed, Repotted, Divided, Moved, Lifted, Stored, Planted, CutSpike, Cut, SpikeKept, Staked,
-        Treated, Rinsed, Turned, FlowerRemoved, ProgrammeStarted, Acquired, Inspected, GivenAway, Died, Renamed, Flagged, PutOff,
+        Treated, Rinsed, Turned, FlowerRemoved, ProgrammeStarted, Acquired, Inspected, GivenAway, Died, Renamed, Flagged, RecipeSet, PutOff,
     ];
 
     /// <summary>Kinds of what was seen; the others were done.</summary>

@@ -45,6 +45,9 @@ public sealed record GardenRecord(
     /// <summary>Trays, reservoirs and cover pots that plants share.</summary>
     public IReadOnlyList<Vessel> Vessels { get; init; } = [];
 
+    /// <summary>The mixing shelf.</summary>
+    public Mixing.Shelf Shelf { get; init; } = Mixing.Shelf.Empty;
+
     /// <summary>What the grower changed on culture sheets, for a sheet or for one plant.</summary>
     public IReadOnlyList<Culture.SheetChange> SheetChanges { get; init; } = [];
 }

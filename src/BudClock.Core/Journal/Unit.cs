@@ -35,6 +35,9 @@ public sealed record Unit(string Symbol, Dimension Dimension, double Factor, dou
     public static readonly Unit Gal = new("gal", Dimension.Volume, GallonMl, 0, "gallon", "gallons");
     public static readonly Unit ImpGal = new("imp gal", Dimension.Volume, ImperialGallonMl, 0, "imperial gallon", "imperial gallons");
 
+    /// <summary>Twenty to a millilitre (metric drop, common practice).</summary>
+    public static readonly Unit Drop = new("drop", Dimension.Volume, 0.05, 0, "drops");
+
     public static readonly Unit G = new("g", Dimension.Mass, 1, 0, "gram", "grams");
     public static readonly Unit Kg = new("kg", Dimension.Mass, 1000, 0, "kilo", "kilos", "kilogram", "kilograms");
     public static readonly Unit Oz = new("oz", Dimension.Mass, 28.349523125, 0, "ounce", "ounces");
@@ -47,7 +50,7 @@ public sealed record Unit(string Symbol, Dimension Dimension, double Factor, dou
     public static readonly Unit Percent = new("%", Dimension.Share, 1, 0, "percent");
 
     public static readonly IReadOnlyList<Unit> All =
-        [Cm, Mm, M, In, Ft, Ml, L, FlOz, Cup, Tsp, Tbsp, Gal, ImpGal, G, Kg, Oz, Lb, C, F, Ppm, Percent];
+        [Cm, Mm, M, In, Ft, Ml, L, FlOz, Cup, Tsp, Tbsp, Gal, ImpGal, Drop, G, Kg, Oz, Lb, C, F, Ppm, Percent];
 
     static readonly Dictionary<string, Unit> ByName = All
         .SelectMany(unit => unit.Aliases.Append(unit.Symbol.ToLowerInvariant()), (unit, name) => (unit, name))

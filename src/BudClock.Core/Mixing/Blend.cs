@@ -1,9 +1,5 @@
 namespace BudClock.Core.Mixing;
 
-/// <summary>A water with what is dissolved in it.</summary>
-/// <param name="TdsPpm">Total dissolved solids, ppm; 0 for pure water.</param>
-public sealed record Water(string Name, double TdsPpm);
-
 /// <summary>Rule F9: waters poured together.</summary>
 public static class Blend
 {
@@ -39,4 +35,7 @@ public sealed record MeterScale(string Name, double PpmPerMilliSiemens)
     public double EcOf(double ppm) => ppm / PpmPerMilliSiemens;
 
     public double PpmOf(double ecMilliSiemens) => ecMilliSiemens * PpmPerMilliSiemens;
+
+    /// <summary>The meter of a garden by its scale; the NaCl scale where it is none of these.</summary>
+    public static MeterScale Of(double ppmPerMilliSiemens) => All.FirstOrDefault(scale => scale.PpmPerMilliSiemens == ppmPerMilliSiemens) ?? NaCl;
 }

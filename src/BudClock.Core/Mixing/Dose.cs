@@ -15,8 +15,8 @@ public sealed record Dose(Feed Feed, double Grams, double Litres)
     /// <summary>Its share of the label's full dose; null where the label gives none.</summary>
     public double? LabelShare => Feed.LabelGramsPerLitre is { } full ? Grams / Litres / full : null;
 
-    /// <summary>The dose in level teaspoons; null until the spoon was weighed.</summary>
-    public double? Teaspoons => Feed.GramsPerTeaspoon is { } spoon ? Grams / spoon : null;
+    /// <summary>The dose in level teaspoons; null until the spoon was weighed, or a liquid's density is known.</summary>
+    public double? Teaspoons => Grams / Feed.GramsPerMl / Unit.Tsp.Factor;
 
     /// <summary>How much for a strength in ppm of nitrogen; null for a feed without nitrogen.</summary>
     public static Dose? ForNitrogen(Feed feed, double ppmN, double litres) => feed.NPercent > 0 ? new(feed, ppmN * litres / (feed.NPercent * 10), litres) : null;
@@ -28,7 +28,7 @@ public sealed record Dose(Feed Feed, double Grams, double Litres)
     public static Dose? Of(Feed feed, Quantity measured, double litres) => measured.Dimension switch
     {
         Dimension.Mass => new(feed, measured.InBase, litres),
-        Dimension.Volume when feed.GramsPerTeaspoon is { } spoon => new(feed, measured.InBase / Unit.Tsp.Factor * spoon, litres),
+        Dimension.Volume when feed.GramsPerMl is { } ml => new(feed, measured.InBase * ml, litres),
         _ => null,
     };
 

@@ -6,30 +6,65 @@ public sealed record Mix(IReadOnlyList<(Water Water, double Litres)> Waters, IRe
     /// <summary>A measurement this far from the prediction is questioned: wrong spoon, wrong scale, old bottle.</summary>
     public const double QuestionedShare = 0.25;
 
-    /// <summary>Rule F10, by default: where a pH is neither too sour nor too hard for roots to feed.</summary>
-    public const double LowestPh = 5.5;
-    public const double HighestPh = 6.5;
-
     public double Litres => Waters.Sum(part => part.Litres);
 
     public Elements Elements => Doses.Aggregate(default(Elements), (sum, dose) => sum + dose.Elements);
 
+    /// <summary>The feeds' shares of their labels' full doses, together; 0 where no label gives one.</summary>
+    public double LabelShare => Doses.Sum(dose => dose.LabelShare ?? 0);
+
     /// <summary>What a meter should say, ppm of true dissolved solids.</summary>
     public double TdsPpm => Blend.TdsPpm(Waters) + Doses.Sum(dose => dose.SaltsPpm);
 
+    /// <summary>What the feeds in it cost, in the grower's money; null where no price is known.</summary>
+    public double? Cost => Doses.Any(dose => dose.Feed.PricePerKg is not null) ? Doses.Sum(dose => dose.Grams / 1000 * (dose.Feed.PricePerKg ?? 0)) : null;
+
     /// <summary>How far a measurement is from the prediction, as a share of it; above 0 is stronger.</summary>
-    public double Off(double measuredPpm) => (measuredPpm - TdsPpm) / TdsPpm;
+    public double Off(double measuredPpm) => OffBy(measuredPpm, TdsPpm) ?? 0;
 
-    public bool Questioned(double measuredPpm) => Math.Abs(Off(measuredPpm)) > QuestionedShare;
+    public bool Questioned(double measuredPpm) => Questions(measuredPpm).Count > 0;
 
-    /// <summary>Rule F10: why this mix should not be given to plants of a sheet, as sentences.</summary>
-    /// <param name="ceilingPpm">The most that the roots bear, ppm.</param>
+    /// <summary>The same for water that was mixed before; null where pure water was predicted, of which nothing is a share.</summary>
+    public static double? OffBy(double measuredPpm, double predictedPpm) => predictedPpm >= SurePpm ? (measuredPpm - predictedPpm) / predictedPpm : measuredPpm > SurePpm ? 1 : null;
+
+    /// <summary>Below this a meter's own error is larger than a quarter of the reading.</summary>
+    const double SurePpm = 20;
+
+    /// <summary>What a measurement asks when it is more than a quarter off, the likeliest first; none when it is not.</summary>
+    public IReadOnlyList<string> Questions(double measuredPpm)
+    {
+        if (Math.Abs(Off(measuredPpm)) <= QuestionedShare) return [];
+        const string spoon = "The wrong spoon, or a heaped one?";
+        const string scale = "Does the meter read on the other scale (500 or 700)?";
+        const string old = "An old bottle, or feed that had drawn damp?";
+        var ratio = measuredPpm / Math.Max(1, TdsPpm);
+        return ratio is > 1.3 and < 1.5 or > 0.66 and < 0.77 ? [scale, spoon, old] : [spoon, scale, old];
+    }
+
+    /// <summary>What went in, in words: "2.1 L rain water, 0.3 L tap; 0.6 g balanced".</summary>
+    public string Words(bool us = false) => string.Join("; ", new[]
+    {
+        string.Join(", ", Waters.Where(part => part.Litres > 0).Select(part => $"{Volumes.Words(part.Litres, us)} {part.Water.Name}")),
+        string.Join(", ", Doses.Select(dose => FormattableString.Invariant($"{dose.Grams:0.##} g {dose.Feed.Name}"))),
+    }.Where(part => part.Length > 0));
+}
+
+/// <summary>Rule F10: what the roots of a habit bear.</summary>
+/// <param name="TdsPpm">The most dissolved solids, ppm.</param>
+/// <param name="PhFrom">The lowest pH.</param>
+/// <param name="PhTo">The highest pH.</param>
+public sealed record Ceiling(double TdsPpm, double PhFrom, double PhTo)
+{
+    /// <summary>Fine-rooted orchids: 400 ppm, pH 5.5 to 6.5 (common practice).</summary>
+    public static readonly Ceiling Usual = new(400, 5.5, 6.5);
+
+    /// <summary>Why a water should not be given, as sentences; none when it may.</summary>
     /// <param name="whose">Whose roots, in the plural.</param>
-    public IReadOnlyList<string> Warnings(double ceilingPpm, double? ph = null, string whose = "these roots")
+    public IReadOnlyList<string> Warnings(double tdsPpm, double? ph, string whose)
     {
         var warnings = new List<string>();
-        if (TdsPpm > ceilingPpm) warnings.Add($"{TdsPpm:0} ppm is above the {ceilingPpm:0} ppm that {whose} bear.");
-        if (ph is < LowestPh or > HighestPh) warnings.Add($"pH {ph:0.0} is outside {LowestPh:0.0} to {HighestPh:0.0}.");
+        if (tdsPpm > TdsPpm) warnings.Add(FormattableString.Invariant($"{tdsPpm:0} ppm is above the {TdsPpm:0} ppm that {whose} bear."));
+        if (ph < PhFrom || ph > PhTo) warnings.Add(FormattableString.Invariant($"pH {ph:0.0} is outside {PhFrom:0.0} to {PhTo:0.0}, where {whose} can take up what is in it."));
         return warnings;
     }
 }

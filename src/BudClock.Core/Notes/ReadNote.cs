@@ -30,10 +30,11 @@ public sealed record NoteAnswer(string Words, string Text);
 
 /// <summary>One entry understood from a line.</summary>
 /// <param name="Organ">The id of the organ it names, or one of <see cref="OrganBook"/>'s words; null when it names none.</param>
-public sealed record NoteEntry(EntryKind Kind, DateOnly On, Quantity? Amount = null, string? Text = null, string? Organ = null)
+/// <param name="Mix">The code of a batch or recipe; a typed line names none.</param>
+public sealed record NoteEntry(EntryKind Kind, DateOnly On, Quantity? Amount = null, string? Text = null, string? Organ = null, string? Mix = null)
 {
     /// <summary>For the live reading: "Roots 8.5 cm".</summary>
-    public string Words => string.Join(' ', new[] { Kind.Words, Amount?.ToString(), Text }.Where(part => part is not null));
+    public string Words => string.Join(' ', new[] { Kind.Words, Amount?.ToString(), Mix, Text }.Where(part => part is not null));
 
     internal string Canonical
     {

@@ -51,6 +51,8 @@ static class Vocabulary
         (Soaked, "soak, drenched, soaking, soaked through"),
         (ToppedUp, "top up, topped, top-up"),
         (Fed, "feed, fertilised, fertilized"),
+        (RunOff, "runoff, run off"),
+        (Rinsed, "flushed, flush"),
         (CutSpike, "cut spike, cut the spike"),
         (SpikeKept, "kept spike"),
         (Repotted, "repot, potted on"),
@@ -65,7 +67,7 @@ static class Vocabulary
         ["a", "an", "the", "its", "is", "are", "was", "were", "has", "have", "with", "and", "&", "at", "of", "about", "around", "now", "looks", "look", "looking", "still", "got", "it", "on", ":", "=", "-", "–", "—", "~", "+"];
 
     /// <summary>Kinds whose words run on freely to the end of their clause.</summary>
-    public static readonly HashSet<EntryKind> TakesText = [Pest, Rot, Treated, Repotted, Divided, Moved, Acquired, GivenAway, Died, Renamed, Stored, Planted, ProgrammeStarted, Photo, Flagged, Inspected, Lost, Cut, SpikeLost, BudsLost];
+    public static readonly HashSet<EntryKind> TakesText = [Pest, Rot, Treated, Repotted, Divided, Moved, Acquired, GivenAway, Died, Renamed, Stored, Planted, ProgrammeStarted, Photo, Flagged, Inspected, Lost, Cut, SpikeLost, BudsLost, RecipeSet];
 
     /// <summary>All phrases, longest first, so that "roots at the base" is not read as "roots".</summary>
     public static readonly IReadOnlyList<Phrase> All = [.. Build().DistinctBy(phrase => phrase.Words).OrderByDescending(phrase => phrase.Split.Length)];

@@ -17,6 +17,214 @@ namespace BudClock.Data.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.12");
 
+            modelBuilder.Entity("BudClock.Core.Mixing.Batch", b =>
+                {
+                    b.Property<string>("Code")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Contents")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Found")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("Litres")
+                        .HasColumnType("REAL");
+
+                    b.Property<DateOnly>("Made")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("MeasuredPpm")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("NitrogenPpm")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("Ph")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("PredictedPpm")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Recipe")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly?>("ThrownAway")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Code");
+
+                    b.ToTable("Batches");
+                });
+
+            modelBuilder.Entity("BudClock.Core.Mixing.Feed", b =>
+                {
+                    b.Property<string>("Code")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("CaPercent")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("DensityGPerMl")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Form")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("GramsPerTeaspoon")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("K2OPercent")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("LabelGramsPerLitre")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("MgPercent")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("NPercent")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("P2O5Percent")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("PricePerKg")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("SaltsPercent")
+                        .HasColumnType("REAL");
+
+                    b.Property<bool>("Stimulant")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double>("UreaNPercent")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("Code");
+
+                    b.ToTable("Feeds");
+                });
+
+            modelBuilder.Entity("BudClock.Core.Mixing.Recipe", b =>
+                {
+                    b.Property<string>("Code")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Bottle")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Feeds")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Waters")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Code");
+
+                    b.ToTable("Recipes");
+                });
+
+            modelBuilder.Entity("BudClock.Core.Mixing.Tools", b =>
+                {
+                    b.Property<int>("Id")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double>("BottleLitres")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("MeterScale")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("ReservePercent")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("ScaleGrams")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("SpoonTsp")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("SyringeMl")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("Tools");
+                });
+
+            modelBuilder.Entity("BudClock.Core.Mixing.Trial", b =>
+                {
+                    b.Property<string>("Code")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly?>("Ended")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly>("From")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Plants")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Recipe")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Code");
+
+                    b.ToTable("Trials");
+                });
+
+            modelBuilder.Entity("BudClock.Core.Mixing.Water", b =>
+                {
+                    b.Property<string>("Code")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("HardnessPpm")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly?>("Measured")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("Ph")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("TdsPpm")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("Code");
+
+                    b.ToTable("Waters");
+                });
+
             modelBuilder.Entity("BudClock.Data.EntryRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -34,6 +242,9 @@ namespace BudClock.Data.Migrations
 
                     b.Property<long>("Logged")
                         .HasColumnType("INTEGER");
+
+                    b.Property<string>("Mix")
+                        .HasColumnType("TEXT");
 
                     b.Property<DateOnly>("On")
                         .HasColumnType("TEXT");

@@ -1,6 +1,7 @@
 using System.Globalization;
 using BudClock.Core.Advice;
 using BudClock.Core.Climate;
+using BudClock.Core.Feeding;
 using BudClock.Core.Journal;
 using BudClock.Core.Round;
 using Microsoft.AspNetCore.Mvc;
@@ -49,6 +50,9 @@ public sealed record RoundView(GardenDay Today, RoundOfDay Round, RoundOfDay Eve
 
     /// <summary>Trays and reservoirs of the places shown, each with its one advice.</summary>
     public IEnumerable<SharedVessel> Trays => Today.SharedVessels.Where(shared => shared.Advice is not null && (Place is null || shared.Vessel.Place == Place));
+
+    /// <summary>What the plants that are due take from the mixing bench; null while there is no recipe to mix by.</summary>
+    public TodaysMix? ToMix => Today.Shelf.Recipes.Count == 0 ? null : Today.Mix;
 
     /// <summary>A nursery is walked place by place: more rows than this at once help nobody.</summary>
     const int MostRows = 120;

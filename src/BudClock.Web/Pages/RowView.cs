@@ -50,6 +50,7 @@ public static class Say
     {
         Topics.FirstSoak => "First watering after rest",
         Topics.Water => "Watering",
+        Topics.Feed => "Feed",
         Topics.Measure => "Measuring",
         Topics.SecondLook => "Second look",
         Topics.GrowthCheck => "Growth",

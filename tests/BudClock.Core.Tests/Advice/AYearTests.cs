@@ -15,24 +15,24 @@ public class AYearTests
         At("2031-10-10", EntryKinds.GrowthMatured), At("2031-11-02", EntryKinds.LeafDropped), At("2031-11-21", EntryKinds.LeavesGone));
 
     [Theory]
-    [InlineData("2030-12-24", Phase.Resting, "hold W1")] // at rest: dry
-    [InlineData("2031-03-25", Phase.Resting, "hold W1")] // an eye is not a growth
-    [InlineData("2031-04-12", Phase.Waking, "hold W1, hold K3")] // growth alone is not the signal
-    [InlineData("2031-04-17", Phase.Waking, "hold W1, look K3")] // a week without a look at the roots
-    [InlineData("2031-05-09", Phase.Waking, "hold W1, hold K3")] // 6 of 10 cm
-    [InlineData("2031-05-17", Phase.Waking, "hold W1, hold K3")] // 9 cm, the trend says the 18th
-    [InlineData("2031-05-19", Phase.Growing, "hold K4, hold W3, hold K3")] // soaked yesterday
-    [InlineData("2031-05-21", Phase.Growing, "look K4, hold W3, hold K3")] // three days on: have the bulbs filled?
-    [InlineData("2031-05-23", Phase.Growing, "hold W3, hold K3")] // they have
-    [InlineData("2031-10-15", Phase.Ripening, "look W3")] // no water since May is on record
-    [InlineData("2031-11-05", Phase.GoingToRest, "look W3, look D1")] // leaves go: feel the base
-    [InlineData("2031-12-01", Phase.Resting, "hold W1, look D1")]
-    [InlineData("2031-12-24", Phase.Resting, "hold W1")]
+    [InlineData("2030-12-24", Phase.Resting, "hold W1, hold F4")] // at rest: dry
+    [InlineData("2031-03-25", Phase.Resting, "hold W1, hold F4")] // an eye is not a growth
+    [InlineData("2031-04-12", Phase.Waking, "hold W1, hold F4, hold K3")] // growth alone is not the signal
+    [InlineData("2031-04-17", Phase.Waking, "hold W1, hold F4, look K3")] // a week without a look at the roots
+    [InlineData("2031-05-09", Phase.Waking, "hold W1, hold F4, hold K3")] // 6 of 10 cm
+    [InlineData("2031-05-17", Phase.Waking, "hold W1, hold F4, hold K3")] // 9 cm, the trend says the 18th
+    [InlineData("2031-05-19", Phase.Growing, "hold K4, hold W3, hold F4, hold K3")] // soaked yesterday
+    [InlineData("2031-05-21", Phase.Growing, "look K4, hold W3, hold F4, hold K3")] // three days on: have the bulbs filled?
+    [InlineData("2031-05-23", Phase.Growing, "hold W3, hold F4, hold K3")] // they have
+    [InlineData("2031-10-15", Phase.Ripening, "look W3, look F4")] // no water since May is on record
+    [InlineData("2031-11-05", Phase.GoingToRest, "look W3, look D1, hold F4")] // leaves go: feel the base
+    [InlineData("2031-12-01", Phase.Resting, "hold W1, look D1, hold F4")]
+    [InlineData("2031-12-24", Phase.Resting, "hold W1, hold F4")]
     public void In_its_usual_course(string on, Phase phase, string said) => Says(Usual, on, phase, said);
 
     [Theory]
-    [InlineData("2031-05-18", "do W1, hold K3")] // long enough with warm nights, but the soak has not been given
-    [InlineData("2031-05-25", "do W1, look K3")]
+    [InlineData("2031-05-18", "do W1, do F4, hold K3")] // long enough, nights warm: the soak, with a light first feed
+    [InlineData("2031-05-25", "do W1, do F4, look K3")]
     public void On_the_day_the_roots_are_long_enough(string on, string said) =>
         Says(Without(Usual, EntryKinds.Soaked) with { Entries = [.. Without(Usual, EntryKinds.Soaked).Entries, At("2031-05-18", EntryKinds.GrowthHeight, new Quantity(6, Unit.Cm))] }, on, Phase.Waking, said);
 

@@ -1,6 +1,7 @@
 using BudClock.Core.Advice;
 using BudClock.Core.Formats;
 using BudClock.Core.Journal;
+using BudClock.Core.Mixing;
 using CsCheck;
 using static BudClock.Core.Tests.Bench;
 
@@ -69,7 +70,21 @@ public class NeverRulesTests
         a.Advice.Any(advice => advice is { Topic: Topics.Water, Verdict: Verdict.Do, Ground: Ground.Interval or Ground.Date } && advice.LoggedAs != EntryKinds.Rinsed && advice.Rule != "W2"));
 
     [Fact]
-    public void Nothing_on_feed_is_ordered_at_rest() => Never(a => a.Situation!.Rest is not null && a.Advice.Any(advice => advice is { Topic: "feed", Verdict: Verdict.Do }));
+    public void Nothing_on_feed_is_ordered_at_rest() => Never(a => a.Situation!.Rest is not null && a.Advice.Any(advice => advice is { Topic: Topics.Feed, Verdict: Verdict.Do }));
+
+    [Fact]
+    public void No_feed_for_a_newcomer_nor_without_a_live_root() => Never(a =>
+        (a.Phase.Phase is Core.Lanes.Phase.Newcomer || a.Situation!.RootsDeadSince > Today.AddDays(-200)) && Feeds(a) && a.Situation!.Sheet.Rule("F8") is null);
+
+    [Fact]
+    public void Nothing_goes_into_the_medium_of_a_carnivore() => Never(a => a.Situation!.Sheet.Rule("F8") is not null && a.Advice.Any(advice => advice.Bottle is not null and not Bottles.Leaf and not Bottles.Plain));
+
+    [Fact]
+    public void Feed_is_never_ordered_before_water_is() => Never(a =>
+        Feeds(a) && a.Advice.Any(advice => advice is { Topic: Topics.Water or Topics.FirstSoak, Verdict: not Verdict.Do }) && a.Advice.All(advice => advice is not { Topic: Topics.Water or Topics.FirstSoak, Verdict: Verdict.Do })
+        && a.Advice.Single(advice => advice.Topic == Topics.Feed).Bottle != Bottles.Leaf);
+
+    static bool Feeds(Assessment a) => a.Advice.Any(advice => advice is { Topic: Topics.Feed, Verdict: Verdict.Do } && advice.LoggedAs == EntryKinds.Fed);
 
     [Fact]
     public void No_topic_hears_do_and_hold_at_once() => Never(a =>

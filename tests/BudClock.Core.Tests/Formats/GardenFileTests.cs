@@ -134,6 +134,42 @@ public class GardenFileTests
         Assert.Equal(plant.Forecasts, back.Forecasts);
     }
 
+    const string Mixing = """
+        "mixing": {
+          "tools": { "scaleGrams": 0.01, "meterScale": 700 },
+          "waters": [ { "code": "rain", "kind": "rain", "tdsPpm": 12, "ph": 6.2, "hardnessPpm": 5, "measured": "2031-05-03" } ],
+          "feeds": [ { "code": "balanced", "n": 20, "p2o5": 20, "k2o": 20, "ureaN": 10, "ca": 1, "mg": 0.5, "form": "powder", "gramsPerTeaspoon": 5, "labelGramsPerLitre": 1, "densityGPerMl": 1, "saltsPercent": 90, "pricePerKg": 9, "stimulant": true } ],
+          "recipes": [ { "code": "growth", "bottle": "growth", "waters": { "rain": 100 }, "feeds": { "balanced": "1/8 tsp in 1 gal" } } ],
+          "batches": [ { "code": "G1", "made": "2031-05-20", "recipe": "growth", "litres": 2, "contents": "2 L rain", "predictedPpm": 100, "measuredPpm": 90, "ph": 6, "found": "heaped", "thrownAway": "2031-05-21" } ],
+          "trials": [ { "code": "t1", "recipe": "growth", "from": "2031-05-01", "plants": [ "LYC-01" ], "ended": "2031-05-20" } ]
+        },
+        """;
+
+    static readonly string WithMixing = Example.Replace("\"readings\":", Mixing + "\"readings\":").Replace("\"kind\": \"bulbs\", \"text\": \"wrinkled\"", "\"kind\": \"fed\", \"mix\": \"G1\"");
+
+    [Fact]
+    public async Task The_mixing_shelf_travels_along()
+    {
+        var garden = Read(WithMixing);
+        Assert.Equal((700, "0.125 tsp in 1 gal", 90, "G1"), (garden.Shelf.Tools.MeterScale, garden.Shelf.Recipes[0].Feeds["balanced"].ToString(), garden.Shelf.Batches[0].MeasuredPpm, garden.Plants[0].Entries[^1].Mix));
+        var written = GardenFileWriter.Write(garden);
+        Assert.Equal(written, GardenFileWriter.Write(Read(written)));
+        var schema = await JsonSchema.FromJsonAsync(GardenSchema.Text, TestContext.Current.CancellationToken);
+        Assert.Empty(schema.Validate(written));
+        Assert.Empty(schema.Validate(WithMixing));
+    }
+
+    [Theory]
+    [InlineData("\"ph\": 6.2", "\"ph\": 15", "mixing.waters[0].tdsPpm: pH runs from 0 to 14; 15 is outside that.")]
+    [InlineData("\"n\": 20", "\"n\": 70", "mixing.feeds[0].n: The label's parts add up to 111.5 %; there are only 100.")]
+    [InlineData("1/8 tsp in 1 gal", "a pinch", "mixing.recipes[0].feeds.balanced: \"a pinch\" is no strength; write 25 %, 100 ppm N, or 1/8 tsp in 1 gal")]
+    [InlineData("{ \"rain\": 100 }", "{ \"rain\": 60 }", "mixing.recipes[0]: The waters make up 60 %; together they are 100.")]
+    [InlineData("{ \"rain\": 100 }", "{ \"well\": 100 }", "mixing.recipes[0]: No water here is called \"well\".")]
+    [InlineData("\"recipe\": \"growth\", \"from\"", "\"recipe\": \"bloom\", \"from\"", "mixing.trials[0].recipe: \"bloom\" is not among the recipes")]
+    [InlineData("\"meterScale\": 700", "\"meterScale\": 640", "mixing.tools.meterScale: A meter's scale is 500 or 700.")]
+    public void Names_the_place_of_a_fault_on_the_shelf(string sound, string broken, string fault) =>
+        Assert.Contains(fault, GardenFileReader.Read(WithMixing.Replace(sound, broken), CultureSheets.Shipped).Faults.Select(found => found.ToString()));
+
     [Fact]
     public void Lists_every_fault_and_takes_nothing()
     {

@@ -76,9 +76,8 @@ public class MixingTests
     [Fact]
     public void A_carnivore_s_ceiling_and_the_band_of_ph_warn()
     {
-        var mix = new Mix([(new("tap", 300), 1)], []);
-        Assert.Equal(["300 ppm is above the 100 ppm that these roots bear.", "pH 7.4 is outside 5.5 to 6.5."], mix.Warnings(100, 7.4));
-        Assert.Empty(mix.Warnings(400, 6));
+        Assert.Equal(["300 ppm is above the 100 ppm that sundews bear.", "pH 7.4 is outside 5.5 to 6.5, where sundews can take up what is in it."], new Ceiling(100, 5.5, 6.5).Warnings(300, 7.4, "sundews"));
+        Assert.Empty(Ceiling.Usual.Warnings(300, 6, "orchids"));
     }
 
     [Theory]

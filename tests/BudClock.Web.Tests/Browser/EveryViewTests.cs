@@ -7,7 +7,8 @@ public class EveryViewTests
 
     static readonly string[] Views = ["/", "/bench", "/?selected=CAL-02", "/?selected=HOY-02", "/plants/CAL-02", "/plants/CTM-07", "/plants/CLD-01", "/plants/new", "/plants/CAL-02/edit", "/places", "/garden", "/notes", "/plants/none-1",
         "/plants/ONC-02", "/plants/SIN-01", "/plants/PHA-01", "/plants/PAP-02", "/plants/MAS-01", "/plants/SAI-03", "/plants/CAL-06/look", "/plants/ONC-02/compare", "/plants/ONC-02/log?kind=spike-length", "/garden/csv",
-        "/store", "/trays", "/trays/silltray", "/sheets", "/sheets/wax-vine-thick", "/sitter", "/rules", "/mixing"];
+        "/store", "/trays", "/trays/silltray", "/sheets", "/sheets/wax-vine-thick", "/sitter", "/rules",
+        "/mixing", "/mixing/today", "/mixing/bottle", "/mixing/recipes/growth", "/mixing/waters/tap", "/mixing/feeds/bloom", "/mixing/tools", "/mixing/batches", "/mixing/batches/G310520", "/mixing/labels/G310520", "/mixing/trials", "/mixing/salts", "/plants/DRO-01/recipe"];
 
     [Fact]
     public async Task Axe_finds_nothing_and_nothing_overflows()

@@ -42,7 +42,7 @@ public sealed class IndexModel(Glasshouse glasshouse, GardenStore store, Clock c
         if (!string.IsNullOrEmpty(Setting) && !Place.Settings.Contains(Setting)) return Wrong("Choose one of the settings.");
         var lamps = AmountReader.Read(Lamps, null);
         if (!string.IsNullOrWhiteSpace(Lamps) && lamps is not { Unit: null, Value: >= 0 and <= 24 }) return Wrong($"\"{Lamps}\" is no number of hours from 0 to 24.");
-        await store.SavePlaceAsync(new(Code ?? NewCode(name), name, string.IsNullOrEmpty(Setting) ? null : Setting, lamps?.Value));
+        await store.SavePlaceAsync(new(Code ?? Codes.For(name, "place", Today.Places.Select(p => p.Code)), name, string.IsNullOrEmpty(Setting) ? null : Setting, lamps?.Value));
         return Saved();
     }
 
@@ -75,13 +75,5 @@ public sealed class IndexModel(Glasshouse glasshouse, GardenStore store, Clock c
     {
         Fault = fault;
         return Page();
-    }
-
-    /// <summary>A short code from the name, made unique with a number where needed.</summary>
-    string NewCode(string name)
-    {
-        var plain = new string([.. name.ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-')]).Trim('-');
-        var stem = plain.Length == 0 ? "place" : plain;
-        return Today.Places.All(p => p.Code != stem) ? stem : Enumerable.Range(2, 998).Select(n => $"{stem}-{n}").First(code => Today.Places.All(p => p.Code != code));
     }
 }

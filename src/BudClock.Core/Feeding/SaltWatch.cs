@@ -1,0 +1,26 @@
+using BudClock.Core.Advice;
+using BudClock.Core.Journal;
+
+namespace BudClock.Core.Feeding;
+
+/// <summary>What a plant's pot may hold of salts: feeds since it was last flushed, what the run-off measured, and whether a flush is due.</summary>
+/// <param name="Flushed">The last flush or repot; null when none is on record.</param>
+/// <param name="Flush">The advice that asks for a flush; null when none does.</param>
+public sealed record SaltWatch(Assessment Plant, int FeedsSince, DateOnly? Flushed, Seen<double>? RunOffPpm, double BearsPpm, Advice.Advice? Flush)
+{
+    /// <summary>Plants that were ever fed, flushed or measured, those with a flush due first, then by feeds since.</summary>
+    public static IReadOnlyList<SaltWatch> Of(IEnumerable<Assessment> plants) =>
+    [
+        .. plants.Where(a => a is { Gone: false, Situation: not null }).Select(Read).Where(row => row.FeedsSince > 0 || row.Flushed is not null || row.RunOffPpm is not null || row.Flush is not null)
+            .OrderBy(row => row.Flush is null).ThenByDescending(row => row.FeedsSince).ThenBy(row => row.Plant.Plant.Tag, StringComparer.Ordinal),
+    ];
+
+    static SaltWatch Read(Assessment plant)
+    {
+        var journal = plant.Situation!.Journal;
+        var flushed = journal.Last(EntryKinds.Rinsed, EntryKinds.Repotted)?.On;
+        var runOff = journal.Last(EntryKinds.RunOff);
+        return new(plant, journal.Of(EntryKinds.Fed).Count(e => !(e.On <= flushed)), flushed, runOff is null ? null : new(runOff.Amount!.Value.InBase, runOff.On),
+            SaltAdviser.Of(plant.Situation.Sheet).TdsPpm, plant.Advice.FirstOrDefault(advice => advice.Verdict is Verdict.Do && advice.LoggedAs == EntryKinds.Rinsed));
+    }
+}

@@ -1,0 +1,78 @@
+using BudClock.Core.Advice;
+using BudClock.Core.Journal;
+using BudClock.Core.Mixing;
+
+namespace BudClock.Core.Feeding;
+
+/// <summary>Rule F12: the bottles to mix for the plants that are due, each with its litres, its doses and its plants.</summary>
+public sealed record TodaysMix(DateOnly Until, IReadOnlyList<BottleToMix> ToMix)
+{
+    const double MistMl = 10;
+
+    /// <summary>The plants of every bottle, each counted once.</summary>
+    public int Plants => ToMix.SelectMany(bottle => bottle.Plants).Select(due => due.Tag).Distinct().Count();
+
+    /// <summary>Lays out what to mix.</summary>
+    /// <param name="trays">Trays and reservoirs that plants share: they are filled with plain water.</param>
+    /// <param name="until">Plants whose water is expected by this day are counted in; today for those due now.</param>
+    public static TodaysMix Of(IEnumerable<Assessment> plants, IReadOnlyList<SharedVessel> trays, Shelf shelf, DateOnly until)
+    {
+        var filled = trays.Where(tray => tray.Advice is { Verdict: not Verdict.Hold }).SelectMany(tray => tray.Plants.Except(tray.Out.Select(pair => pair.Plant))).Select(a => a.Plant.Tag).ToHashSet();
+        var due = plants.Where(a => a is { Gone: false, Situation: not null }).SelectMany(a => Due(a, until, filled.Contains(a.Plant.Tag))).ToList();
+        return new(until, [.. due.GroupBy(plant => (plant.Bottle, Code: plant.Recipe?.Code)).OrderBy(group => Bottles.All.ToList().IndexOf(group.Key.Bottle)).ThenBy(group => group.Key.Code, StringComparer.Ordinal)
+            .Select(group => BottleToMix.Of(group.Key.Bottle, group.First().Recipe, [.. group], shelf))]);
+    }
+
+    static IEnumerable<PlantDue> Due(Assessment plant, DateOnly until, bool trayDue)
+    {
+        var now = plant.Situation!;
+        var feed = plant.Advice.FirstOrDefault(advice => advice.Topic == Topics.Feed && advice.LoggedAs == EntryKinds.Fed);
+        if (feed is { Bottle: Bottles.Leaf, Verdict: Verdict.Do }) yield return new(plant, Bottles.Leaf, BottleChoice.RecipeOf(now, Bottles.Leaf), MistMl, plant.On, feed.Reason, null);
+        var water = plant.Advice.Where(advice => advice.Topic is Topics.FirstSoak or Topics.Water && Gives(advice)).MinBy(advice => advice.Verdict);
+        var day = trayDue || water is { Verdict: not Verdict.Hold } ? plant.On : water is { Ground: Ground.Interval, Due: { } next } && next <= until ? next : (DateOnly?)null;
+        if (day is not { } on) yield break;
+        var bottle = feed is { Bottle: { } wanted and not Bottles.Leaf } && !trayDue && feed.Due <= on ? wanted : Bottles.Plain;
+        var act = trayDue ? EntryKinds.ToppedUp : water!.LoggedAs is { } given && Waters.Contains(given) ? given : water.Topic == Topics.FirstSoak ? FirstAct(water) : EntryKinds.ToppedUp;
+        yield return new(plant, bottle, BottleChoice.RecipeOf(now, bottle), (trayDue ? WaterNeed.OfTray(plant.Plant) : WaterNeed.Of(plant.Plant, now.Journal)).Ml, on, bottle == Bottles.Plain ? water?.Reason ?? "Its tray is low." : feed!.Reason, act);
+    }
+
+    static readonly EntryKind[] Waters = [EntryKinds.Watered, EntryKinds.Soaked, EntryKinds.ToppedUp];
+
+    static EntryKind FirstAct(Advice.Advice soak) => soak.School == FirstWater.Sip ? EntryKinds.Watered : EntryKinds.Soaked;
+
+    /// <summary>Moving a plant to its tray, or flushing it, gives it no bottle.</summary>
+    static bool Gives(Advice.Advice water) => water.Topic == Topics.FirstSoak ? water.Verdict is Verdict.Do : water is { Rule: "W2" } or { Verdict: Verdict.Hold, Ground: Ground.Interval } || water.LoggedAs == EntryKinds.Tray || Waters.Contains(water.LoggedAs);
+}
+
+/// <summary>A plant that gets a bottle.</summary>
+/// <param name="Ml">How much it takes.</param>
+/// <param name="On">The day it is due.</param>
+/// <param name="Act">How the water is logged beside the feed; null for a mist on the leaves.</param>
+public sealed record PlantDue(Assessment Plant, string Bottle, Recipe? Recipe, double Ml, DateOnly On, string Why, EntryKind? Act)
+{
+    public string Tag => Plant.Plant.Tag;
+}
+
+/// <summary>One bottle to mix.</summary>
+/// <param name="Need">Litres that the plants take.</param>
+/// <param name="Litres">The same with the spare, rounded up to whole bottles.</param>
+/// <param name="Mix">What goes in; null while there is no recipe, or one that cannot be mixed.</param>
+/// <param name="Faults">Why it cannot be mixed, as sentences.</param>
+/// <param name="Warnings">Plants whose roots do not bear it, as sentences.</param>
+public sealed record BottleToMix(string Bottle, Recipe? Recipe, IReadOnlyList<PlantDue> Plants, double Need, double Litres, Mix? Mix, IReadOnlyList<string> Faults, IReadOnlyList<string> Warnings)
+{
+    public static BottleToMix Of(string bottle, Recipe? recipe, IReadOnlyList<PlantDue> plants, Shelf shelf)
+    {
+        var need = plants.Sum(plant => plant.Ml) / 1000;
+        var litres = shelf.Tools.Bottled(need);
+        var (mix, faults) = recipe is null ? (null, (IReadOnlyList<string>)[$"There is no recipe for the {bottle} bottle yet."]) : recipe.In(litres, shelf);
+        return new(bottle, recipe, plants, need, litres, mix, faults, mix is null ? [] : Warn(bottle, mix.TdsPpm, null, plants));
+    }
+
+    /// <summary>Whose roots do not bear a water, sheet by sheet; a mist on the leaves goes into no pot.</summary>
+    public static IReadOnlyList<string> Warn(string bottle, double tdsPpm, double? ph, IEnumerable<PlantDue> plants) => bottle == Bottles.Leaf ? [] :
+    [
+        .. plants.GroupBy(plant => plant.Plant.Situation!.Sheet.Title)
+            .SelectMany(sheet => SaltAdviser.Of(sheet.First().Plant.Situation!.Sheet).Warnings(tdsPpm, ph, $"{string.Join(", ", sheet.Select(plant => plant.Tag))} ({sheet.Key.ToLowerInvariant()})")),
+    ];
+}

@@ -1,0 +1,49 @@
+namespace BudClock.Core.Mixing;
+
+/// <summary>All that stands on the mixing shelf of a garden: waters, feeds, recipes, batches, trials, and what one measures with.</summary>
+public sealed record Shelf
+{
+    public static readonly Shelf Empty = new();
+
+    public Tools Tools { get; init; } = Tools.Usual;
+    public IReadOnlyList<Water> Waters { get; init; } = [];
+    public IReadOnlyList<Feed> Feeds { get; init; } = [];
+    public IReadOnlyList<Recipe> Recipes { get; init; } = [];
+
+    /// <summary>Oldest first.</summary>
+    public IReadOnlyList<Batch> Batches { get; init; } = [];
+
+    public IReadOnlyList<Trial> Trials { get; init; } = [];
+
+    public bool IsEmpty => Waters.Count + Feeds.Count + Recipes.Count + Batches.Count + Trials.Count == 0 && Tools == Tools.Usual;
+
+    public Water? Water(string? code) => Waters.FirstOrDefault(water => water.Code == code);
+
+    public Feed? Feed(string? code) => Feeds.FirstOrDefault(feed => feed.Code == code);
+
+    public Recipe? Recipe(string? code) => Recipes.FirstOrDefault(recipe => recipe.Code == code);
+
+    public Batch? Batch(string? code) => Batches.FirstOrDefault(batch => string.Equals(batch.Code, code, StringComparison.OrdinalIgnoreCase));
+
+    /// <summary>
+    /// The recipe that fills a bottle for a plant: of those that its roots bear, the one nearest to its strength. What is on trial
+    /// or holds a stimulant goes only to the plants that were chosen for it.
+    /// </summary>
+    /// <param name="percent">The wanted share of the label's dose, percent.</param>
+    /// <param name="bearsPpm">What the roots bear, ppm; where nothing on the shelf is below, the purest is taken.</param>
+    public Recipe? For(string bottle, double percent, double bearsPpm) =>
+        Recipes.Where(recipe => recipe.Bottle == bottle && !recipe.Feeds.Keys.Any(code => Feed(code)?.Stimulant == true) && !Trials.Any(trial => trial.Recipe == recipe.Code && trial.Ended is null))
+            .Select(recipe => (Recipe: recipe, Mix: Litre(recipe)))
+            .OrderBy(pair => pair.Mix is null).ThenBy(pair => Math.Max(0, (pair.Mix?.TdsPpm ?? 0) - bearsPpm)).ThenBy(pair => Math.Abs(((pair.Mix?.LabelShare ?? 0) * 100) - percent)).ThenBy(pair => pair.Recipe.Code, StringComparer.Ordinal)
+            .Select(pair => pair.Recipe).FirstOrDefault();
+
+    /// <summary>One litre of a recipe; null while it cannot be mixed.</summary>
+    public Mix? Litre(Recipe? recipe) => recipe?.In(1, this).Mix;
+
+    /// <summary>The next free code for a batch of a recipe: the bottle's first letter, the day, and a letter where it is not the first of that day.</summary>
+    public string NextBatch(Recipe recipe, DateOnly day)
+    {
+        var stem = FormattableString.Invariant($"{char.ToUpperInvariant(recipe.Bottle[0])}{day:yyMMdd}");
+        return Enumerable.Range(0, 1000).Select(n => n == 0 ? stem : FormattableString.Invariant($"{stem}-{n + 1}")).First(code => Batch(code) is null);
+    }
+}

@@ -1,0 +1,117 @@
+using BudClock.Core.Advice;
+using BudClock.Core.Feeding;
+using BudClock.Core.Journal;
+using BudClock.Core.Mixing;
+using BudClock.Core.Notes;
+using BudClock.Data;
+using Microsoft.AspNetCore.Mvc;
+
+namespace BudClock.Web.Pages.Mixing;
+
+/// <summary>One batch: what went in, what the meter said, which plants got it, and giving it to more.</summary>
+public sealed class BatchModel(Glasshouse glasshouse, ShelfStore store, Logbook logbook) : MixingPage(glasshouse, store)
+{
+    /// <summary>The plants it is to be given to.</summary>
+    [BindProperty(SupportsGet = true)]
+    public List<string> Tags { get; set; } = [];
+
+    /// <summary>How much each got; left empty when nobody measured.</summary>
+    [BindProperty]
+    public string? Amount { get; set; }
+
+    [BindProperty]
+    public BatchForm Form { get; set; } = new();
+
+    public Batch Batch { get; private set; } = null!;
+
+    public MeasurementAsks Asks { get; private set; } = MeasurementAsks.Nothing;
+
+    /// <summary>Whose roots do not bear it, among the plants it was about to be given to.</summary>
+    public IReadOnlyList<string> Warnings { get; private set; } = [];
+
+    public Recipe? Recipe => Shelf.Recipe(Batch.Recipe);
+
+    bool Feeds => Batch.NitrogenPpm > 0 || Recipe?.Feeds.Count > 0;
+
+    /// <summary>Who got it, newest first.</summary>
+    public IEnumerable<(Assessment Plant, Entry Entry)> Given =>
+        from plant in Today.Plants
+        from entry in plant.Plant.Entries
+        where entry.Mix == Batch.Code && !entry.Struck
+        orderby entry.On descending, plant.Plant.Tag
+        group (plant, entry) by plant.Plant.Tag into one
+        select one.First();
+
+    /// <summary>Plants that may be ticked: those named first, then what is due for this recipe, then all others.</summary>
+    public IEnumerable<Assessment> Offered
+    {
+        get
+        {
+            var due = Today.Mix.ToMix.Where(bottle => bottle.Recipe?.Code == Batch.Recipe).SelectMany(bottle => bottle.Plants).Select(d => d.Tag).ToHashSet();
+            var given = Given.Where(pair => pair.Entry.On == Today.Day).Select(pair => pair.Plant.Plant.Tag).ToHashSet();
+            return Today.Plants.Where(a => !a.Gone && !given.Contains(a.Plant.Tag)).OrderByDescending(a => Tags.Contains(a.Plant.Tag)).ThenByDescending(a => due.Contains(a.Plant.Tag)).ThenBy(a => a.Plant.Tag, StringComparer.Ordinal);
+        }
+    }
+
+    public IActionResult OnGet(string code) => Find(code) ? Page() : NotFound();
+
+    /// <summary>Logs the batch for the plants that are ticked, as one act.</summary>
+    public async Task<IActionResult> OnPostGiveAsync([FromRoute] string code)
+    {
+        if (!Find(code)) return NotFound();
+        var chosen = Tags.Select(Today.Find).OfType<Assessment>().Where(a => !a.Gone).ToList();
+        if (chosen.Count == 0) Faults.Add("Tick at least one plant.");
+        if (Batch.ThrownAway is not null) Faults.Add("This batch was thrown away.");
+        var amount = AmountReader.Read(Amount, Unit.Default(Dimension.Volume, Today.Garden.UsUnits));
+        if (!string.IsNullOrWhiteSpace(Amount) && amount is not { Dimension: Dimension.Volume, InBase: > 0 and <= 100_000 }) Faults.Add($"\"{Amount}\" is no amount of water, such as 200 mL.");
+        Warnings = WarningsFor(chosen);
+        if (Faults.Count > 0 || (Warnings.Count > 0 && !Form.Seen)) return Page();
+        await logbook.LogEachAsync([.. chosen.Select(plant => (plant.Plant.Tag, Entries(plant, amount)))]);
+        return Saved($"/mixing/batches/{Batch.Code}");
+    }
+
+    /// <summary>Writes down what the meter says, now or anew.</summary>
+    public async Task<IActionResult> OnPostMeasureAsync([FromRoute] string code)
+    {
+        if (!Find(code)) return NotFound();
+        var (measured, ph) = (Optional(Form.Measured, 0, 20_000, "Measured dissolved solids"), ReadPh(Form.Ph));
+        if (Faults.Count > 0) return Page();
+        Asks = MeasurementAsks.Of(new([(new("as meant", Batch.PredictedPpm), 1)], []), Recipe?.Bottle ?? Bottles.Plain, measured, ph, []);
+        if (!Asks.Answered(Form)) return Page();
+        await Store.SaveAsync(Batch with { MeasuredPpm = measured, Ph = ph, Found = Form.Found?.Trim() is { Length: > 0 } found ? found : Batch.Found });
+        return Saved($"/mixing/batches/{Batch.Code}");
+    }
+
+    public async Task<IActionResult> OnPostThrowAsync([FromRoute] string code)
+    {
+        if (!Find(code)) return NotFound();
+        await Store.SaveAsync(Batch with { ThrownAway = Batch.ThrownAway is null ? Today.Day : null });
+        return Saved($"/mixing/batches/{Batch.Code}");
+    }
+
+    /// <summary>Water as the plant takes it, and feed where there is some in it; a mist on leaves is feed alone.</summary>
+    IReadOnlyList<NoteEntry> Entries(Assessment plant, Quantity? amount)
+    {
+        if (Recipe?.Bottle == Bottles.Leaf) return [new(EntryKinds.Fed, Today.Day, null, "on the leaves", Mix: Batch.Code)];
+        var asked = plant.Advice.FirstOrDefault(advice => advice.Topic is Topics.FirstSoak or Topics.Water);
+        var act = asked switch
+        {
+            { Topic: Topics.FirstSoak } => asked.School == FirstWater.Sip ? EntryKinds.Watered : EntryKinds.Soaked,
+            { LoggedAs: { } kind } when kind == EntryKinds.Soaked || kind == EntryKinds.ToppedUp => kind,
+            { LoggedAs: { } kind } when kind == EntryKinds.Tray => EntryKinds.ToppedUp,
+            _ => EntryKinds.Watered,
+        };
+        var water = new NoteEntry(act, Today.Day, amount, Mix: Batch.Code);
+        return Feeds ? [water, new(EntryKinds.Fed, Today.Day, null, Mix: Batch.Code)] : [water];
+    }
+
+    IReadOnlyList<string> WarningsFor(IEnumerable<Assessment> plants) => BottleToMix.Warn(Recipe?.Bottle ?? Bottles.Plain, Batch.MeasuredPpm ?? Batch.PredictedPpm, Batch.Ph,
+        plants.Where(a => a.Situation is not null).Select(a => new PlantDue(a, Recipe?.Bottle ?? Bottles.Plain, Recipe, 0, Today.Day, "", null)));
+
+    bool Find(string code)
+    {
+        if (Shelf.Batch(code) is not { } batch) return false;
+        Batch = batch;
+        return true;
+    }
+}

@@ -1,0 +1,20 @@
+using BudClock.Core.Mixing;
+using BudClock.Data;
+using BudClock.Web.Drawing;
+
+namespace BudClock.Web.Pages.Mixing;
+
+/// <summary>Every batch: what was meant, what was measured, who got it.</summary>
+public sealed class BatchesModel(Glasshouse glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+{
+    Dictionary<string, int>? given;
+
+    public IEnumerable<Batch> Batches => Shelf.Batches.Reverse();
+
+    public BatchHistory? History => BatchHistory.Of(Shelf.Batches);
+
+    /// <summary>How many plants got a batch.</summary>
+    public int Given(Batch batch) => (given ??= Today.Plants.SelectMany(plant => plant.Plant.Entries.Where(e => e.Mix is not null && !e.Struck).Select(e => e.Mix!).Distinct()).GroupBy(code => code).ToDictionary(group => group.Key, group => group.Count())).GetValueOrDefault(batch.Code);
+
+    public void OnGet() { }
+}

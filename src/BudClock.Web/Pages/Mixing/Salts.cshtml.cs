@@ -1,0 +1,12 @@
+using BudClock.Core.Feeding;
+using BudClock.Data;
+
+namespace BudClock.Web.Pages.Mixing;
+
+/// <summary>The salt watch: flushes due, run-off as measured, feeds since the last flush.</summary>
+public sealed class SaltsModel(Glasshouse glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+{
+    public IReadOnlyList<SaltWatch> Rows => SaltWatch.Of(Today.Plants);
+
+    public void OnGet() { }
+}

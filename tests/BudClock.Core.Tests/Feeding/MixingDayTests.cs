@@ -1,0 +1,120 @@
+using BudClock.Core.Advice;
+using BudClock.Core.Feeding;
+using BudClock.Core.Journal;
+using BudClock.Core.Mixing;
+using static BudClock.Core.Tests.Bench;
+
+namespace BudClock.Core.Tests.Feeding;
+
+/// <summary>What to mix, what salts may have stayed, and what a trial tells.</summary>
+public class MixingDayTests
+{
+    static readonly Shelf Shelf = new()
+    {
+        Waters = [new("rain", 10) { Code = "rain" }],
+        Feeds = [new("Balanced", 20, 20, 20, 5, 1) { Code = "balanced" }],
+        Recipes = [Recipe("plain", Bottles.Plain), Recipe("growth", Bottles.Growth, "25 %")],
+    };
+
+    static Recipe Recipe(string code, string bottle, string? strength = null) => new(code, code, bottle)
+    {
+        Waters = new Dictionary<string, double> { ["rain"] = 100 },
+        Feeds = strength is null ? new Dictionary<string, Strength>() : new Dictionary<string, Strength> { ["balanced"] = Strength.Read(strength)! },
+    };
+
+    static Assessment Plant(string tag, string taxon, params Entry[] entries) =>
+        Assessor.Shipped.Assess(new() { Tag = tag, Taxon = taxon, Medium = "bark", Pot = new(12, 11, "plastic"), Entries = entries }, Around with { Shelf = Shelf, CoolestNightC = Mild }, Today);
+
+    static Entry Days(int ago, EntryKind kind, string? text = null, Quantity? amount = null) => At(Today.AddDays(-ago), kind, amount, text);
+
+    static TodaysMix Mix(DateOnly until, params Assessment[] plants) => TodaysMix.Of(plants, [], Shelf, until);
+
+    [Fact]
+    public void Plants_that_are_due_fill_their_bottles_and_the_others_none()
+    {
+        var mix = Mix(Today,
+            Plant("A-1", "Cattleya intermedia", Days(40, EntryKinds.GrowthStarted), Days(10, EntryKinds.Watered, amount: new(300, Unit.Ml)), Days(0, EntryKinds.Medium, "dry")),
+            Plant("A-2", "Cattleya intermedia", Days(40, EntryKinds.GrowthStarted), Days(10, EntryKinds.Watered, amount: new(900, Unit.Ml)), Days(5, EntryKinds.Fed), Days(0, EntryKinds.Medium, "dry")),
+            Plant("A-3", "Cattleya intermedia", Days(1, EntryKinds.Watered)),
+            Plant("A-4", "Lycaste aromatica", At("2030-11-20", EntryKinds.LeavesGone), At("2031-04-12", EntryKinds.GrowthStarted), Days(1, EntryKinds.RootLength, amount: Cm(4))));
+        Assert.Equal(["plain A-2 1", "growth A-1 1"], mix.ToMix.Select(bottle => $"{bottle.Bottle} {string.Join(",", bottle.Plants.Select(p => p.Tag))} {bottle.Litres}"));
+        Assert.Equal((2, 0.3), (mix.Plants, mix.ToMix[1].Need));
+        Assert.Equal(0.25, mix.ToMix[1].Mix!.Doses.Single().Grams, 1e-9); // 25 % of 1 g/L in 1 L
+    }
+
+    [Fact]
+    public void By_the_weekend_more_are_counted_in()
+    {
+        var soon = Plant("A-1", "Cattleya intermedia", Days(40, EntryKinds.GrowthStarted), Days(7, EntryKinds.Watered));
+        Assert.Empty(Mix(Today, soon).ToMix);
+        Assert.Equal(1, Mix(soon.Advice.Single(a => a.Topic == Topics.Water).Due!.Value, soon).Plants);
+    }
+
+    [Fact]
+    public void Without_a_record_the_pot_and_its_medium_say_how_much()
+    {
+        // Frustum, top 12 cm, three quarters of it below, 11 cm high: 0.959 L (geometry); bark takes 35 % of it with what runs through (common practice).
+        var need = WaterNeed.Of(Plant("A-1", "Cattleya intermedia").Plant, PlantJournal.UpTo(Today, []));
+        Assert.Equal((0.35 * 959, false), (Math.Round(need.Ml / 0.35) * 0.35, need.Own));
+        Assert.Equal("about 340 mL", need.Words);
+    }
+
+    [Fact]
+    public void A_bottle_without_a_recipe_says_so()
+    {
+        var plant = Plant("A-1", "Cattleya intermedia", Days(40, EntryKinds.GrowthStarted), Days(0, EntryKinds.Medium, "dry")).Plant;
+        var mix = TodaysMix.Of([Assess(plant)], [], Shelf.Empty, Today);
+        Assert.Equal("There is no recipe for the growth bottle yet.", mix.ToMix.Single().Faults.Single());
+    }
+
+    [Fact]
+    public void A_carnivore_s_objections_name_the_rule()
+    {
+        var sundew = Plant("DRO-1", "Drosera capensis").Situation!;
+        Assert.Equal(["A carnivore gets nothing in the medium, ever: feed there kills its roots (F8).", "growth comes to 260 ppm; sundews of bogs bear 100 (F10)."], SetRecipe.Objections(sundew, Shelf.Recipes[1], Shelf));
+        Assert.Empty(SetRecipe.Objections(Plant("A-1", "Cattleya intermedia").Situation!, Shelf.Recipes[1], Shelf));
+    }
+
+    [Fact]
+    public void Salts_count_feeds_since_the_last_flush()
+    {
+        var rows = SaltWatch.Of([
+            Plant("A-1", "Cattleya intermedia", Days(50, EntryKinds.Fed), Days(30, EntryKinds.Rinsed), Days(20, EntryKinds.Fed), Days(10, EntryKinds.Fed)),
+            Plant("A-2", "Cattleya intermedia", Days(5, EntryKinds.GrowthStarted), Days(3, EntryKinds.RunOff, amount: new(900, Unit.Ppm))),
+            Plant("A-3", "Cattleya intermedia")]);
+        Assert.Equal(["A-2 0 True", "A-1 2 False"], rows.Select(row => $"{row.Plant.Plant.Tag} {row.FeedsSince} {row.Flush is not null}"));
+    }
+
+    static Assessment Grown(string tag, double before, double since, params Entry[] more) =>
+        Plant(tag, "Cattleya intermedia", [Days(80, EntryKinds.GrowthStarted), .. Enumerable.Range(0, 9).Select(week => Days(56 - (week * 7), EntryKinds.GrowthHeight, amount: Cm(10 + (Math.Min(week, 4) * before) + (Math.Max(0, week - 4) * since)))), .. more]);
+
+    [Fact]
+    public void A_trial_is_silent_until_day_28_and_then_plain()
+    {
+        var plants = new[] { Grown("A-1", 1, 1.5), Grown("A-2", 1, 1.4), Grown("B-1", 1, 1), Grown("B-2", 1, 0.9), Grown("B-3", 1, 1.1) };
+        var trial = new Trial("t", "growth", Today.AddDays(-28), ["A-1", "A-2"]);
+        Assert.StartsWith("Day 27 of 28: nothing can be concluded yet.", TrialReport.Of(trial with { From = Today.AddDays(-27) }, plants, Today).Says.Single());
+        var report = TrialReport.Of(trial, plants, Today);
+        Assert.Equal(["A-1 1 1.5 1.5", "A-2 1 1.4 1.4"], report.Plants.Where(row => row.OnTrial).Select(row => FormattableString.Invariant($"{row.Plant.Plant.Tag} {row.BeforeCmPerWeek:0.#} {row.SinceCmPerWeek:0.#} {row.Times:0.#}")));
+        Assert.Equal("On trial, 2 plants grew 1.45 times as fast as in the four weeks before.", report.Says[0]);
+        Assert.Equal("3 plants of the kind without it: 1.0 times.", report.Says[1]);
+        Assert.Equal("With 2 and 3 plants no difference, however large, rules out chance: take it as a hint.", report.Says[2]);
+    }
+
+    [Theory] // by hand: 20 ways to draw three of six; the three fastest, or the three slowest, differ the most
+    [InlineData(1.5, "Drawing any 3 of these 6 plants, 2 of 20 ways differ as much. That is a hint at most")]
+    [InlineData(1.0, "Drawing any 3 of these 6 plants, 20 of 20 ways differ as much. That is a hint at most")]
+    public void What_chance_alone_would_do_is_counted(double since, string says)
+    {
+        var plants = new[] { Grown("A-1", 1, since), Grown("A-2", 1, since), Grown("A-3", 1, since), Grown("B-1", 1, 1), Grown("B-2", 1, 1), Grown("B-3", 1, 1) };
+        Assert.StartsWith(says, TrialReport.Of(new("t", "growth", Today.AddDays(-28), ["A-1", "A-2", "A-3"]), plants, Today).Says[2]);
+    }
+
+    [Fact]
+    public void Two_changes_at_once_cannot_be_told_apart()
+    {
+        var report = TrialReport.Of(new("t", "growth", Today.AddDays(-30), ["A-1"]), [Grown("A-1", 1, 2, Days(10, EntryKinds.Repotted))], Today);
+        Assert.Contains("No other plant of the kind was measured: season, light and weather could have done the same.", report.Says);
+        Assert.StartsWith("More than the recipe was different (A-1: repotted 14 May), so the cause can't be told apart.", report.Says[^1]);
+    }
+}

@@ -1,0 +1,123 @@
+using System.Diagnostics;
+using System.Text.RegularExpressions;
+
+namespace BudClock.Web.Tests.Browser;
+
+/// <summary>Mixing day in a real browser: from the Round to the bench, to the log of each plant.</summary>
+public class MixingDayTests
+{
+    [Fact]
+    public async Task From_the_plants_that_are_due_to_a_batch_in_each_plant_s_log()
+    {
+        await using var site = await Site.DemoAsync();
+        using var browser = new Chromium(site.Address).Open("/");
+        var due = int.Parse(Regex.Match(browser.Words("a[href='/mixing/today']"), @"\d+").Value);
+        browser.Click("a[href='/mixing/today']");
+        browser.Sees("main", $"{due} plants, 10 % spare");
+        Assert.Equal(due, browser.All(".bottle input[name='Form.Tags']").Select(e => e.GetAttribute("value")).Distinct().Count());
+
+        // Tick as you go; what is ticked stays when the page is opened again.
+        browser.Click(".bottle-growth [data-tick='growth-growth-w0']");
+        browser.Open("/mixing/today");
+        Assert.True(browser.Find("[data-tick='growth-growth-w0']").Selected);
+        Assert.False(browser.Find("[data-tick='growth-growth-w1']").Selected);
+
+        var growth = "section[aria-labelledby='h-growth-growth']";
+        var tags = browser.All($"{growth} input[name='Form.Tags']").Select(e => e.GetAttribute("value")!).ToList();
+        var meant = int.Parse(Regex.Match(browser.Words($"{growth} .ticks"), @"measure: (\d+) ppm").Groups[1].Value);
+        browser.Find($"{growth} input[name='Form.Measured']").SendKeys($"{meant + 5}");
+        browser.Find($"{growth} input[name='Form.Ph']").SendKeys("6.1");
+        browser.Click($"{growth} form button");
+        browser.Sees("h1", "Growth mix G310524");
+        browser.Sees("main", $"Mixed for {tags.Count} plants");
+        browser.Click("form[action*='Give'] button");
+        browser.Sees("main", "Who got it");
+        foreach (var tag in tags)
+        {
+            browser.Open($"/plants/{tag}");
+            browser.Sees(".log", "G310524");
+            browser.Find(".log a[href='/mixing/batches/G310524']");
+        }
+        Assert.Empty(browser.ConsoleErrors);
+        Assert.DoesNotContain("Growth mix", (await site.PageAsync("/mixing/today")).QuerySelector("section[aria-labelledby='h-growth-growth']").Words());
+    }
+
+    [Fact]
+    public async Task A_batch_forty_percent_off_is_questioned_and_kept_with_what_was_found()
+    {
+        await using var site = await Site.DemoAsync();
+        using var browser = new Chromium(site.Address).Open("/mixing/today");
+        const string bloom = "section[aria-labelledby='h-bloom-bloom']";
+        browser.Find($"{bloom} input[name='Form.Measured']").SendKeys("510"); // 364 meant
+        browser.Find($"{bloom} input[name='Form.Ph']").SendKeys("7.4");
+        browser.Click($"{bloom} form button");
+        browser.Sees($"{bloom} .asks", "510 ppm measured, 364 ppm meant: 40 % stronger. Before you trust either: Does the meter read on the other scale (500 or 700)?");
+        browser.Sees($"{bloom}", "pH 7.4 is outside 5.5 to 6.5");
+        Assert.Equal("510", browser.Find($"{bloom} input[name='Form.Measured']").GetAttribute("value"));
+        browser.Find($"{bloom} input[name='Form.Found']").SendKeys("it reads on the 700 scale");
+        browser.Click($"{bloom} input[name='Form.Seen']");
+        browser.Click($"{bloom} form button");
+        browser.Sees("h1", "Bloom mix B310524");
+        browser.Sees(".facts", "it reads on the 700 scale");
+        browser.Open("/mixing/batches");
+        browser.Sees(".grid", "510 ppm (+40 %)");
+        Assert.Equal(2, browser.All(".batch-history .far").Count);
+    }
+
+    [Fact]
+    public async Task A_recipe_above_a_carnivore_s_ceiling_needs_its_tag_typed_and_the_reason_stands_in_the_log()
+    {
+        await using var site = await Site.DemoAsync();
+        using var browser = new Chromium(site.Address).Open("/plants/DRO-01/recipe");
+        browser.Find("select[name=Recipe]").SendKeys("Growth mix (");
+        browser.Click("main form button");
+        browser.Sees(".asks", "A carnivore gets nothing in the medium, ever");
+        browser.Sees(".asks", "Growth mix comes to 244 ppm; sundews of bogs bear 100 (F10).");
+        browser.Find("input[name=Confirm]").SendKeys("yes");
+        browser.Click("main form button");
+        browser.Sees("[role=alert]", "To do it all the same, type DRO-01.");
+        browser.Find("input[name=Confirm]").Clear();
+        browser.Find("input[name=Confirm]").SendKeys("dro-01");
+        browser.Find("input[name=Why]").SendKeys("one leaf cutting, to see what happens");
+        browser.Click("main form button");
+        browser.Sees(".log", "Recipe growth against advice: one leaf cutting, to see what happens");
+        Assert.Equal("/plants/DRO-01", browser.Path);
+    }
+
+    [Fact]
+    public async Task A_recipe_is_worked_out_while_it_is_typed()
+    {
+        await using var site = await Site.DemoAsync();
+        using var browser = new Chromium(site.Address).Open("/mixing/recipes/growth");
+        browser.Sees("#mixed", "25 % of the label, 50 ppm N");
+        var strength = browser.Find("input[name=Strengths]");
+        strength.Clear();
+        strength.SendKeys("100 ppm N");
+        browser.Sees("#mixed", "50 % of the label, 100 ppm N");
+        strength.Clear();
+        strength.SendKeys("a pinch");
+        browser.Sees("#mixed", "\"a pinch\" is no strength of Balanced powder");
+        strength.Clear();
+        strength.SendKeys("1/8 tsp in 1 gal");
+        browser.Sees("#mixed", "17 % of the label, 33 ppm N");
+    }
+
+    [Fact] // read back by zbarimg, an ISO/IEC 18004 reader that is not the writer
+    public async Task The_label_s_code_is_read_back_from_paper()
+    {
+        await using var site = await Site.DemoAsync();
+        using var browser = new Chromium(site.Address).Open("/mixing/labels/G310520");
+        var folder = Directory.CreateTempSubdirectory("bud-clock-label-");
+        var (pdf, png) = (Path.Combine(folder.FullName, "label.pdf"), Path.Combine(folder.FullName, "label"));
+        await File.WriteAllBytesAsync(pdf, browser.Pdf(8.27, 11.69), TestContext.Current.CancellationToken);
+        await RunAsync("pdftoppm", "-r", "150", "-png", "-singlefile", pdf, png);
+        Assert.Equal($"{site.Address}/mixing/batches/G310520", (await RunAsync("zbarimg", "--quiet", "--raw", png + ".png")).Trim());
+        folder.Delete(recursive: true);
+    }
+
+    static async Task<string> RunAsync(string program, params string[] arguments)
+    {
+        using var process = Process.Start(new ProcessStartInfo(program, arguments) { RedirectStandardOutput = true, RedirectStandardError = true })!;
+        return await process.StandardOutput.ReadToEndAsync(TestContext.Current.CancellationToken);
+    }
+}
