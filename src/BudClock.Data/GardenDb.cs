@@ -27,6 +27,8 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
     public DbSet<ReadingRow> Readings => Set<ReadingRow>();
     public DbSet<ForecastRow> Forecast => Set<ForecastRow>();
 
+    internal const string ToolsKey = "Id";
+
     protected override void OnModelCreating(ModelBuilder model)
     {
         model.Entity<PlaceRow>(place =>
@@ -79,8 +81,8 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
         });
         model.Entity<Tools>(tools =>
         {
-            tools.Property<int>("Id").ValueGeneratedNever(); // there is one
-            tools.HasKey("Id");
+            tools.Property<int>(ToolsKey).ValueGeneratedNever();
+            tools.HasKey(ToolsKey);
         });
     }
 

@@ -18,7 +18,7 @@ public sealed class ShelfStore(IDbContextFactory<GardenDb> databases)
     public async Task SaveToolsAsync(Tools tools)
     {
         await using var db = await databases.CreateDbContextAsync();
-        await PutAsync(db, tools);
+        await PutToolsAsync(db, tools);
         await db.SaveChangesAsync();
     }
 
@@ -32,7 +32,7 @@ public sealed class ShelfStore(IDbContextFactory<GardenDb> databases)
     /// <summary>Takes all of a shelf in; what is there already by its code is brought up to date.</summary>
     internal static async Task TakeAsync(GardenDb db, Shelf shelf)
     {
-        if (shelf.Tools != Tools.Usual) await PutAsync(db, shelf.Tools);
+        if (shelf.Tools != Tools.Usual) await PutToolsAsync(db, shelf.Tools);
         foreach (var item in shelf.Waters.Concat<object>(shelf.Feeds).Concat(shelf.Recipes).Concat(shelf.Batches).Concat(shelf.Trials)) await PutAsync(db, item);
     }
 
@@ -45,6 +45,15 @@ public sealed class ShelfStore(IDbContextFactory<GardenDb> databases)
         Batches = await db.Batches.AsNoTracking().OrderBy(b => b.Made).ThenBy(b => b.Code).ToListAsync(),
         Trials = await db.Trials.AsNoTracking().OrderBy(t => t.From).ThenBy(t => t.Code).ToListAsync(),
     };
+
+    /// <summary>There is one set of tools; its key is no part of it.</summary>
+    static async Task PutToolsAsync(GardenDb db, Tools tools)
+    {
+        var known = await db.Tools.AnyAsync();
+        var entry = db.Add(tools);
+        entry.Property(GardenDb.ToolsKey).CurrentValue = 1;
+        if (known) entry.State = EntityState.Modified;
+    }
 
     static async Task PutAsync(GardenDb db, object item)
     {

@@ -30,6 +30,25 @@ public class RoundPageTests
     }
 
     [Fact]
+    public async Task Before_and_now_stand_beside_a_second_look_with_their_numbers()
+    {
+        await using var site = await Site.DemoAsync();
+        var advice = (await site.PageAsync("/plants/CAL-02")).QuerySelector("[aria-label='Second look']").Words();
+        Assert.Matches(@"Roots 2031 before [\d.]+ cm 10 May", advice);
+        Assert.Contains("Roots 2031 now 8.5 cm 22 May", advice);
+    }
+
+    [Fact]
+    public async Task Why_says_which_bottle_how_strong_and_what_the_other_school_would_do()
+    {
+        await using var site = await Site.DemoAsync();
+        var feed = (await site.PageAsync("/?selected=hoy-02")).QuerySelector(".why [aria-label=Feed]");
+        Assert.Contains("No feed is on record: bloom bottle, 50 % of the label, 58 ppm N in Bloom mix (in spike with a growth moving too).", feed.Words());
+        Assert.Contains("The other school, growth: It stays on the growth bottle until the growth is done. It risks: the spike gets no extra phosphorus", feed.Words());
+        Assert.Equal("/plants/HOY-02/recipe", feed!.QuerySelector("p a")!.GetAttribute("href"));
+    }
+
+    [Fact]
     public async Task A_place_narrows_the_round()
     {
         await using var site = await Site.DemoAsync();

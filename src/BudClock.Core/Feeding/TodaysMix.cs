@@ -69,10 +69,13 @@ public sealed record BottleToMix(string Bottle, Recipe? Recipe, IReadOnlyList<Pl
         return new(bottle, recipe, plants, need, litres, mix, faults, mix is null ? [] : Warn(bottle, mix.TdsPpm, null, plants));
     }
 
-    /// <summary>Whose roots do not bear a water, sheet by sheet; a mist on the leaves goes into no pot.</summary>
+    /// <summary>Whose roots do not bear a water, sheet by sheet; a mist on the leaves goes into no pot. Without plants the usual band of pH holds.</summary>
     public static IReadOnlyList<string> Warn(string bottle, double tdsPpm, double? ph, IEnumerable<PlantDue> plants) => bottle == Bottles.Leaf ? [] :
+        plants.ToList() is { Count: > 0 } due ? OfSheets(tdsPpm, ph, due) : (Ceiling.Usual with { TdsPpm = double.MaxValue }).Warnings(tdsPpm, ph, "most plants");
+
+    static List<string> OfSheets(double tdsPpm, double? ph, List<PlantDue> due) =>
     [
-        .. plants.GroupBy(plant => plant.Plant.Situation!.Sheet.Title)
+        .. due.GroupBy(plant => plant.Plant.Situation!.Sheet.Title)
             .SelectMany(sheet => SaltAdviser.Of(sheet.First().Plant.Situation!.Sheet).Warnings(tdsPpm, ph, $"{string.Join(", ", sheet.Select(plant => plant.Tag))} ({sheet.Key.ToLowerInvariant()})")),
     ];
 }

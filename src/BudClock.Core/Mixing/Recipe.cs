@@ -38,6 +38,16 @@ public sealed record Recipe(string Code, string Name, string Bottle)
     /// <summary>Codes of feeds, each with its strength; none for plain water.</summary>
     public IReadOnlyDictionary<string, Strength> Feeds { get; init; } = new Dictionary<string, Strength>();
 
+    /// <summary>What to mind with its waters and stimulants on a day, as sentences.</summary>
+    public IEnumerable<string> Cautions(Shelf shelf, DateOnly today)
+    {
+        foreach (var caution in Waters.Keys.Select(shelf.Water).OfType<Water>().SelectMany(water => water.Cautions(today))) yield return caution;
+        foreach (var dose in In(1, shelf).Mix?.Doses.Where(dose => dose.Feed.Stimulant && dose.LabelShare > MostStimulant) ?? [])
+            yield return $"{dose.Feed.Name} is a stimulant: half its label's bare-root dose at most, and on trial (F11).";
+    }
+
+    const double MostStimulant = 0.5 + 1e-9;
+
     /// <summary>What goes into so many litres, or every fault as a sentence.</summary>
     /// <param name="litres">Above 0.</param>
     public (Mix? Mix, IReadOnlyList<string> Faults) In(double litres, Shelf shelf)

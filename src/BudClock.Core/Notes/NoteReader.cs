@@ -20,10 +20,11 @@ public sealed class NoteReader
     readonly List<Unread> unread = [];
     IReadOnlyList<string> tags = [];
     string? reference;
+    string? batch;
     int at;
     int clause;
 
-    sealed record Found(int Clause, int End, EntryKind Kind, Quantity? Amount, string? Text, string? Organ);
+    sealed record Found(int Clause, int End, EntryKind Kind, Quantity? Amount, string? Text, string? Organ, string? Mix);
 
     NoteReader(string line, int from, NoteContext context)
     {
@@ -52,8 +53,8 @@ public sealed class NoteReader
     {
         while (at < tokens.Length)
         {
-            if (tokens[at].Kind is TokenKind.Break) (clause, at, reference) = (clause + 1, at + 1, null);
-            else if (TakeReference()) { }
+            if (tokens[at].Kind is TokenKind.Break) (clause, at, reference, batch) = (clause + 1, at + 1, null, null);
+            else if (TakeBatch() || TakeReference()) { }
             else if (TakeDate() || TakeCounted() || TakePhrase()) { }
             else if (Vocabulary.Filler.Contains(tokens[at].Text)) at++;
             else TakeUnread();
@@ -68,6 +69,21 @@ public sealed class NoteReader
         at += date.Taken;
         return true;
     }
+
+    /// <summary>"#G310520": the batch that the entry before it was given, or the one behind it.</summary>
+    bool TakeBatch()
+    {
+        if (tokens[at].Kind is not TokenKind.Reference || context.Batches.FirstOrDefault(code => code.Equals(tokens[at].Text, StringComparison.OrdinalIgnoreCase)) is not { } code) return false;
+        at++;
+        if (found.Count == 0 || found[^1].Clause != clause || found[^1].Mix is not null) batch = code;
+        else if (Given.Contains(found[^1].Kind)) found[^1] = found[^1] with { Mix = code, End = tokens[at - 1].End };
+        else Refuse(at - 1, at, NotGiven(code));
+        return true;
+    }
+
+    static readonly EntryKind[] Given = [EntryKinds.Fed, EntryKinds.Watered, EntryKinds.Soaked, EntryKinds.ToppedUp];
+
+    static string NotGiven(string code) => $"{code} is a batch: it is given, such as fed #{code}.";
 
     /// <summary>"#s31b": the organ that the entry before it means, or the one behind it.</summary>
     bool TakeReference()
@@ -106,12 +122,20 @@ public sealed class NoteReader
         if (Vocabulary.Longest(Ahead) is not { } phrase) return false;
         var start = at;
         at += phrase.Split.Length;
-        if (at < tokens.Length && tokens[at].Kind is TokenKind.Reference) reference = ReadReference();
+        if (at < tokens.Length && tokens[at].Kind is TokenKind.Reference && !TakePendingBatch()) reference = ReadReference();
         if (phrase.Kind == EntryKinds.Note) Keep(start, phrase.Kind, null, RestOfLine());
         else if (Vocabulary.TakesText.Contains(phrase.Kind)) KeepWithText(start, phrase.Kind);
         else if (phrase.State is not null) Keep(start, phrase.Kind, null, phrase.State);
         else KeepWithValue(start, phrase);
         return true;
+    }
+
+    /// <summary>A batch named between an entry's words and its number.</summary>
+    bool TakePendingBatch()
+    {
+        batch = context.Batches.FirstOrDefault(code => code.Equals(tokens[at].Text, StringComparison.OrdinalIgnoreCase));
+        if (batch is not null) at++;
+        return batch is not null;
     }
 
     /// <summary>"look again in 10 days: did it stop at the sheath?": a number first where the kind has one.</summary>
@@ -185,8 +209,9 @@ public sealed class NoteReader
     {
         if (kind == EntryKinds.Note && text is null) Refuse(start, at, "A note needs some words behind it.");
         else if (EntryCheck.Fault(kind, context.Today, amount, text, context.Today) is { } fault) Refuse(start, at, fault);
-        else found.Add(new(clause, tokens[at - 1].End, kind, amount, text, reference));
-        reference = null;
+        else if (batch is not null && !Given.Contains(kind)) Refuse(start, at, NotGiven(batch));
+        else found.Add(new(clause, tokens[at - 1].End, kind, amount, text, reference, batch));
+        (reference, batch) = (null, null);
     }
 
     void TakeUnread()
@@ -204,7 +229,7 @@ public sealed class NoteReader
 
     string Piece(int from, int to) => line[tokens[from].Start..tokens[Math.Max(from, to - 1)].End];
 
-    IReadOnlyList<NoteEntry> Entries() => [.. found.Select(entry => new NoteEntry(entry.Kind, DayOf(entry.Clause), entry.Amount, entry.Text, entry.Organ))];
+    IReadOnlyList<NoteEntry> Entries() => [.. found.Select(entry => new NoteEntry(entry.Kind, DayOf(entry.Clause), entry.Amount, entry.Text, entry.Organ, entry.Mix))];
 
     /// <summary>What has to be asked before the entries can be logged. With several plants nothing can be asked.</summary>
     IEnumerable<NoteQuestion> Questions(IReadOnlyList<NoteEntry> entries)

@@ -30,7 +30,7 @@ public sealed record NoteAnswer(string Words, string Text);
 
 /// <summary>One entry understood from a line.</summary>
 /// <param name="Organ">The id of the organ it names, or one of <see cref="OrganBook"/>'s words; null when it names none.</param>
-/// <param name="Mix">The code of a batch or recipe; a typed line names none.</param>
+/// <param name="Mix">The code of the batch that was given, or of a recipe; null when it names none.</param>
 public sealed record NoteEntry(EntryKind Kind, DateOnly On, Quantity? Amount = null, string? Text = null, string? Organ = null, string? Mix = null)
 {
     /// <summary>For the live reading: "Roots 8.5 cm".</summary>
@@ -41,7 +41,7 @@ public sealed record NoteEntry(EntryKind Kind, DateOnly On, Quantity? Amount = n
         get
         {
             var amount = Amount is { } a ? $" {a.Value.ToString("R", CultureInfo.InvariantCulture)} {a.Unit}".TrimEnd() : "";
-            var organ = Organ is null ? "" : $" #{Organ}";
+            var organ = $"{(Organ is null ? "" : $" #{Organ}")}{(Mix is null ? "" : $" #{Mix}")}";
             var date = On.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
             // A free text runs to the end of its clause, so the date stands before it.
             return Text is null || Kind.States.Length > 0
@@ -64,6 +64,9 @@ public sealed record NoteContext(IReadOnlyCollection<string> Tags, DateOnly Toda
 {
     /// <summary>The organs of a plant, by tag; without them no organ can be named and none is asked for.</summary>
     public Func<string, OrganBook?> Books { get; init; } = _ => null;
+
+    /// <summary>Codes of batches that can be given: "fed #G310520".</summary>
+    public IReadOnlyCollection<string> Batches { get; init; } = [];
 
     /// <summary>Places by name and by code, with the tags that stand there: "south bench: soaked" means all of them.</summary>
     public IReadOnlyDictionary<string, IReadOnlyList<string>> Places { get; init; } = new Dictionary<string, IReadOnlyList<string>>();

@@ -76,6 +76,7 @@ public static class Say
     public static string Have(Condition condition) => (condition.Have, condition.Need) switch
     {
         ({ Number: { } have }, { Number: { } need }) => $"{have:0.#} / {need:0.#} {condition.Unit}",
+        ({ Number: { } have }, null) => $"{have:0.#} {condition.Unit}".TrimEnd(),
         (null, { Number: { } need }) => $"not known / {need:0.#} {condition.Unit}",
         ({ Word: "seen" }, _) => "",
         ({ Word: { } word }, _) => word,

@@ -34,7 +34,7 @@ public class FeedAdviceTests
     {
         var due = Feed(Thirsty("Cattleya intermedia", Days(40, EntryKinds.GrowthStarted), Days(31, EntryKinds.Fed)));
         Assert.Equal((Verdict.Do, "F4", Bottles.Growth), (due.Verdict, due.Rule, due.Bottle));
-        Assert.Equal("Fed 31 days ago: growth bottle, 25 % of the label, 50 ppm N in The growth mix, as it is growing, nothing showing.", due.Reason);
+        Assert.Equal("Fed 31 days ago: growth bottle, 25 % of the label, 50 ppm N in The growth mix (growing, nothing showing).", due.Reason);
         var held = Feed(Thirsty("Cattleya intermedia", Days(40, EntryKinds.GrowthStarted), Days(20, EntryKinds.Fed)));
         Assert.Equal((Verdict.Hold, Today.AddDays(10)), (held.Verdict, held.Due));
     }

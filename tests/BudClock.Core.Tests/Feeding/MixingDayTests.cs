@@ -2,6 +2,7 @@ using BudClock.Core.Advice;
 using BudClock.Core.Feeding;
 using BudClock.Core.Journal;
 using BudClock.Core.Mixing;
+using CsCheck;
 using static BudClock.Core.Tests.Bench;
 
 namespace BudClock.Core.Tests.Feeding;
@@ -73,6 +74,54 @@ public class MixingDayTests
         var sundew = Plant("DRO-1", "Drosera capensis").Situation!;
         Assert.Equal(["A carnivore gets nothing in the medium, ever: feed there kills its roots (F8).", "growth comes to 260 ppm; sundews of bogs bear 100 (F10)."], SetRecipe.Objections(sundew, Shelf.Recipes[1], Shelf));
         Assert.Empty(SetRecipe.Objections(Plant("A-1", "Cattleya intermedia").Situation!, Shelf.Recipes[1], Shelf));
+    }
+
+    static readonly Gen<Assessment> Any =
+        from taxon in Gen.OneOf("Cattleya intermedia", "Hoya carnosa", "Saintpaulia ionantha", "Drosera capensis", "Lycaste aromatica", "Alocasia odora", "Unknownia mystica")
+        from number in Gen.Int[1, 999_999]
+        from entries in (from kind in Gen.OneOf(EntryKinds.Watered, EntryKinds.Fed, EntryKinds.GrowthStarted, EntryKinds.SpikeStarted, EntryKinds.RootsLost, EntryKinds.RootsStarted, EntryKinds.LeavesGone, EntryKinds.Acquired, EntryKinds.Medium, EntryKinds.Tray)
+                         from ago in Gen.Int[0, 200]
+                         select Days(ago, kind, kind == EntryKinds.Medium ? "dry" : kind == EntryKinds.Tray ? "empty" : null)).Array[0, 8]
+        select Plant($"P-{number}", taxon, entries);
+
+    [Fact]
+    public void Whatever_stands_on_the_bench_the_bottles_hold_enough_and_each_plant_is_in_one() => Any.Array[0, 12].Sample(plants =>
+    {
+        var different = plants.DistinctBy(a => a.Plant.Tag).ToList();
+        var mix = TodaysMix.Of(different, [], Shelf, Today);
+        foreach (var bottle in mix.ToMix)
+        {
+            Assert.True(bottle.Litres >= bottle.Need && bottle.Litres % Shelf.Tools.BottleLitres < 1e-9);
+            Assert.Equal(bottle.Need, bottle.Plants.Sum(due => due.Ml) / 1000, 1e-9);
+            if (bottle.Bottle is not Bottles.Plain and not Bottles.Leaf) Assert.DoesNotContain(bottle.Plants, due => due.Plant.Situation!.Sheet.Rule("F8") is not null);
+        }
+        var poured = mix.ToMix.Where(bottle => bottle.Bottle != Bottles.Leaf).SelectMany(bottle => bottle.Plants).Select(due => due.Tag).ToList();
+        Assert.Equal(poured.Distinct(), poured);
+        Assert.DoesNotContain(mix.ToMix.SelectMany(bottle => bottle.Plants), due => due.Plant.Situation!.Rest is not null && due.Bottle != Bottles.Plain);
+    }, iter: 300);
+
+    [Fact]
+    public void A_shared_tray_is_filled_from_the_plain_bottle()
+    {
+        var sundew = Plant("DRO-1", "Drosera capensis", Days(1, EntryKinds.Tray, "empty"));
+        sundew = Assessor.Shipped.Assess(sundew.Plant with { Vessel = "tray" }, Around with { Shelf = Shelf }, Today);
+        var tray = SharedVessel.Of(new("tray", "Tray", Vessel.Tray), [sundew], Today);
+        var due = TodaysMix.Of([sundew], [tray], Shelf, Today).ToMix.Single();
+        Assert.Equal((Bottles.Plain, "DRO-1", EntryKinds.ToppedUp), (due.Bottle, due.Plants.Single().Tag, due.Plants.Single().Act));
+    }
+
+    [Theory]
+    [InlineData(300, 6.0, "")]
+    [InlineData(500, 6.0, "500 ppm is above the 400 ppm that A-1 (evergreen pseudobulbs, warm) bear.")]
+    [InlineData(300, 7.4, "pH 7.4 is outside 5.5 to 6.5, where A-1 (evergreen pseudobulbs, warm) can take up what is in it.")]
+    public void A_water_that_the_roots_do_not_bear_names_the_plant(double ppm, double ph, string warning)
+    {
+        var plant = Plant("A-1", "Cattleya intermedia");
+        var title = plant.Situation!.Sheet.Title.ToLowerInvariant();
+        var due = new PlantDue(plant, Bottles.Growth, null, 0, Today, "", null);
+        Assert.Equal(warning.Replace("evergreen pseudobulbs, warm", title), string.Join(" ", BottleToMix.Warn(Bottles.Growth, ppm, ph, [due])));
+        Assert.Empty(BottleToMix.Warn(Bottles.Leaf, ppm, ph, [due])); // a mist goes into no pot
+        Assert.Equal(ph > 6.5, BottleToMix.Warn(Bottles.Growth, ppm, ph, []).Count > 0); // before it is known for whom
     }
 
     [Fact]

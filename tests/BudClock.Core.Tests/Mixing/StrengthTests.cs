@@ -66,6 +66,52 @@ public class StrengthTests
             Assert.Equal(x.share, dose.LabelShare!.Value, 1e-9);
         });
 
+    [Fact]
+    public void Any_strength_is_written_so_that_it_is_read_again() =>
+        (from which in Gen.Int[0, 2] from value in Gen.Double[0.01, 4] from water in Gen.Double[0.1, 50] select (which, value: Math.Round(value, 2) + 0.01, water: Math.Round(water, 2))).Sample(x =>
+        {
+            Strength strength = x.which switch { 0 => new Strength.Share(x.value), 1 => new Strength.Nitrogen(x.value * 100), _ => new Strength.Measured(new(x.value, Unit.Tsp), new(x.water, Unit.ImpGal)) };
+            Assert.Equal(strength.In(1, Balanced)!.Grams, Strength.Read(strength.ToString())!.In(1, Balanced)!.Grams, 1e-4);
+        });
+
+    [Fact]
+    public void What_a_way_of_measuring_costs_is_stated_truly() =>
+        (from share in Gen.Double[0.02, 1] from litres in Gen.Double[0.2, 20] select (share, litres)).Sample(x =>
+        {
+            var dose = Dose.ForLabelShare(Liquid, x.share, x.litres)!;
+            foreach (var way in InHand.Of(dose, Tools.Usual))
+            {
+                Assert.Equal(dose.Elements.N * (1 + way.Measurable.Error), way.Measurable.Dose.Elements.N, 1e-6);
+                Assert.Equal(dose.Elements.N, (way.Measurable.Dose with { Litres = way.Measurable.ExactLitres }).Elements.N, 1e-6);
+            }
+        });
+
+    [Fact]
+    public void No_recipe_above_what_the_roots_bear_is_chosen_while_one_is_below() =>
+        (from shares in Gen.Double[0.05, 3].Array[1, 6] from wanted in Gen.Double[10, 100] from bears in Gen.Double[50, 1500] select (shares, wanted, bears)).Sample(x =>
+        {
+            var shelf = Shelf with { Recipes = [.. x.shares.Select((share, i) => Recipe($"r{i}", Bottles.Growth, ("balanced", new Strength.Share(share).ToString())))] };
+            var chosen = shelf.Litre(shelf.For(Bottles.Growth, x.wanted, x.bears))!.TdsPpm;
+            Assert.True(chosen <= x.bears || shelf.Recipes.All(recipe => shelf.Litre(recipe)!.TdsPpm > x.bears));
+        });
+
+    [Theory]
+    [InlineData(20, 20, 20, 25, "Urea's nitrogen is a part of the nitrogen; it cannot be more.")]
+    [InlineData(20, 20, 20, -1, "A label gives no negative percent.")]
+    [InlineData(50, 40, 30, 0, "The label's parts add up to 120 %; there are only 100.")]
+    [InlineData(double.NaN, 0, 0, 0, "A label gives no negative percent.")]
+    [InlineData(20, 20, 20, 10, null)]
+    public void A_label_is_sound_or_says_why_not(double n, double p, double k, double urea, string? fault) => Assert.Equal(fault, new Feed("x", n, p, k) { UreaNPercent = urea }.Fault());
+
+    [Fact]
+    public void A_stimulant_above_half_its_dose_and_softened_water_are_cautioned()
+    {
+        var shelf = Shelf with { Waters = [.. Shelf.Waters, new("Kitchen", 300) { Code = "soft", Kind = Water.Softened, Measured = new(2031, 5, 1) }] };
+        var recipe = Recipe("odd", Bottles.Growth, ("kelp", "75 %")) with { Waters = new Dictionary<string, double> { ["soft"] = 100 } };
+        Assert.Equal(["Kitchen is softened: its lime was traded for sodium, which harms roots. Draw tap water from before the softener.", "Kelp is a stimulant: half its label's bare-root dose at most, and on trial (F11)."], recipe.Cautions(shelf, new(2031, 5, 24)));
+        Assert.Empty(Recipe("fine", Bottles.Growth, ("kelp", "50 %")).Cautions(Shelf, new(2031, 5, 24)));
+    }
+
     [Fact] // NIST Handbook 44, appendix C, and SP 811: US gallon 3.785411784 L, cup 236.588 mL, teaspoon 4.929 mL, ounce 28.3495 g; metric drop 0.05 mL (common practice)
     public void Kitchen_and_laboratory_units_are_those_of_the_standards() => Assert.Equal(
         (3785.411784, 236.588, 4.929, 28.3495, 4546.09, 0.05),

@@ -45,6 +45,26 @@ public class NoteReaderTests
     [InlineData("cal-02 note: leaf 3, the big one, has a hole", "CAL-02: note \"leaf 3, the big one, has a hole\" 05-24")]
     public void Reads(string line, string expected) => Assert.Equal(expected, Shown(NoteReader.Read(line, Context)));
 
+    [Theory]
+    [InlineData("lyc-01 fed #g310520", "fed G310520")]
+    [InlineData("lyc-01 watered 200 ml #G310520, fed #G310520 yesterday", "watered 200 mL G310520; fed G310520")]
+    [InlineData("cal-02, lyc-01: soaked #G310520 2 cups", "soaked 2 cup G310520")]
+    [InlineData("lyc-01 #G310520 fed", "fed G310520")]
+    public void A_batch_is_named_by_its_code(string line, string expected)
+    {
+        var note = NoteReader.Read(line, Context with { Batches = ["G310520"] });
+        Assert.True(note.Complete, string.Join(" ", note.Unread.Select(u => u.Why)));
+        Assert.Equal(expected, string.Join("; ", note.Entries.Select(e => $"{e.Kind} {e.Amount} {e.Mix}".Replace("  ", " "))));
+        Assert.Equal(note.Entries, NoteReader.Read(note.Canonical, Context with { Batches = ["G310520"] }).Entries);
+    }
+
+    [Theory]
+    [InlineData("lyc-01 bulbs plump #G310520", "G310520 is a batch: it is given, such as fed #G310520.")]
+    [InlineData("lyc-01 #G310520 repotted", "G310520 is a batch: it is given, such as fed #G310520.")]
+    [InlineData("lyc-01 fed #B310505", "\"B310505\" is no part of LYC-01.")] // thrown away, or never mixed
+    public void A_batch_that_cannot_be_given_is_said(string line, string why) =>
+        Assert.Equal(why, NoteReader.Read(line, Context with { Batches = ["G310520"], Books = _ => null }).Unread[0].Why);
+
     [Fact]
     public void In_a_garden_with_us_units_a_bare_number_is_in_inches() =>
         Assert.Equal("LYC-01: root-length 4 in 05-24", Shown(NoteReader.Read("lyc-01 roots 4", Context with { UsUnits = true })));

@@ -102,6 +102,78 @@ public class MixingDayTests
         browser.Sees("#mixed", "17 % of the label, 33 ppm N");
     }
 
+    [Fact]
+    public async Task A_newcomer_to_mixing_writes_down_a_water_and_a_feed_and_is_told_what_to_mix()
+    {
+        await using var site = await Site.EmptyAsync(new(2031, 5, 24));
+        await site.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Latitude", "51.5"), ("Form.Longitude", "0.7"), ("Form.TimeZone", "UTC"));
+        await site.PostAsync("/plants/new", ("Form.Tag", "CAT-1"), ("Form.Taxon", "Cattleya intermedia"), ("Form.Place", "bench"), ("Form.PotDiameter", "12"), ("Form.Medium", "bark"));
+        await site.PostAsync("/notes", ("text", "cat-1 growth started 1 april, medium dry today"));
+        using var browser = new Chromium(site.Address).Open("/mixing");
+        browser.Sees("main", "No recipe yet. Write down your waters and feeds first");
+
+        browser.Click("a[href='/mixing/waters']");
+        browser.Find("input[name=Name]").SendKeys("Rain");
+        browser.Find("input[name=Tds]").SendKeys("10");
+        browser.Click("main form button");
+        browser.Click("a[href='/mixing/feeds']");
+        browser.Find("input[name=Name]").SendKeys("Powder");
+        browser.Find("input[name=Label]").SendKeys("20-10-20");
+        browser.Find("input[name=Full]").SendKeys("1 g in 1 L");
+        browser.Click("main form button");
+        browser.Click("a[href='/mixing/recipes']");
+        browser.Find("input[name=Name]").SendKeys("Mine");
+        browser.Find("select[name=Waters]").SendKeys("Rain");
+        browser.Find("input[name=Shares]").SendKeys("100");
+        browser.Find("select[name=Feeds]").SendKeys("Powder");
+        browser.Find("input[name=Strengths]").SendKeys("1/4");
+        browser.Sees("#mixed", "25 % of the label, 50 ppm N");
+        browser.Click("main form > button");
+
+        browser.Open("/");
+        browser.Sees(".round-head", "Mix for 1 plant");
+        browser.Open("/?selected=CAT-1");
+        browser.Sees(".why [aria-label=Feed]", "No feed is on record: growth bottle, 25 % of the label, 50 ppm N in Mine (growing, nothing showing).");
+        browser.Click("a[href='/mixing/today']");
+        browser.Sees(".bottle", "1 L Mine");
+        browser.Sees(".bottle", "0.2 g on the scale Powder 20 % weaker; exact in 800 mL."); // 0.25 g, and the scale tells 0.1 g
+        browser.Click(".bottle form button"); // nobody has to measure
+        browser.Click("form[action*='Give'] button");
+        browser.Open("/plants/CAT-1");
+        browser.Sees(".advice", "Fed today: again from 23 Jun");
+        browser.Sees(".advice", "Watered today");
+    }
+
+    [Theory]
+    [InlineData("/mixing")]
+    [InlineData("/mixing/today")]
+    [InlineData("/mixing/batches/G310520")]
+    [InlineData("/mixing/recipes/growth")]
+    public async Task On_a_phone_targets_are_large_enough_for_wet_fingers(string path)
+    {
+        await using var site = await Site.DemoAsync();
+        using var browser = new Chromium(site.Address, 390, 844).Open(path);
+        Assert.Equal("", (string)browser.Run("""
+            return [...document.querySelectorAll('main button, main .btn, main summary, main input:not([type=hidden], [type=checkbox]), main select, .ticks label')]
+              .filter((e) => e.checkVisibility() && e.getBoundingClientRect().height > 0 && e.getBoundingClientRect().height < 44)
+              .map((e) => e.outerHTML.slice(0, 90) + ' ' + e.getBoundingClientRect().height).join('\n')
+            """)!);
+        Assert.True(browser.Overflow <= 0);
+    }
+
+    [Fact]
+    public async Task One_tap_on_the_salt_watch_answers_for_a_plant()
+    {
+        await using var site = await Site.DemoAsync();
+        using var browser = new Chromium(site.Address).Open("/mixing/salts");
+        browser.Sees("tbody", "flush from the top with plain water");
+        browser.Click("button[aria-label='Flushed CAT-01']");
+        browser.Sees("#said", "Logged on CAT-01: Rinsed");
+        browser.Open("/mixing/salts");
+        browser.Find("tbody");
+        Assert.DoesNotContain("flush from the top", browser.Words("tbody"));
+    }
+
     [Fact] // read back by zbarimg, an ISO/IEC 18004 reader that is not the writer
     public async Task The_label_s_code_is_read_back_from_paper()
     {

@@ -42,7 +42,7 @@ public sealed class FeedAdviser : IAdviser
         var days = Condition.AtLeast("days since the last feed", new(now.Today.DayNumber - last.On.DayNumber, last.On), every, "days");
         if (days.Met) return Do(now, bottle, $"Fed {Dates.Ago(last.On, now.Today)}{why}", days);
         var due = last.On.AddDays((int)every);
-        return Say(now, bottle, Verdict.Hold, $"Fed {Dates.Ago(last.On, now.Today)}{why}: again from {Dates.Short(due)}, {Bottled(now, bottle)}.", [days]) with { Due = due };
+        return Say(now, bottle, Verdict.Hold, $"Fed {Dates.Ago(last.On, now.Today)}{why}: again from {Dates.Short(due)}, {Bottled(now, bottle)} ({bottle.Why}).", [days]) with { Due = due };
     }
 
     (double Days, string Why) Days(Situation now, BottleChoice bottle, Entry last)
@@ -79,7 +79,7 @@ public sealed class FeedAdviser : IAdviser
             return Say(now, bottle, Verdict.Look, string.Create(CultureInfo.InvariantCulture, $"{why}: {recipe.Name} comes to {mix.TdsPpm:0} ppm, and it bears {now.Needs("F10", "tds"):0}. Mix it weaker, or with purer water."),
                 [because, new("dissolved solids", new(Math.Round(mix.TdsPpm)), new(now.Needs("F10", "tds")), "ppm at most", false, now.Today)]) with
             { Ground = Ground.Sign };
-        return Say(now, bottle, Verdict.Do, $"{why}: {Bottled(now, bottle)}, as it is {bottle.Why}.", [because]);
+        return Say(now, bottle, Verdict.Do, $"{why}: {Bottled(now, bottle)} ({bottle.Why}).", [because]);
     }
 
     /// <summary>"growth bottle (Growth mix), 25 % of the label, about 98 ppm N".</summary>

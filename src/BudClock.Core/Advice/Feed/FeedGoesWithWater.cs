@@ -16,5 +16,6 @@ public static class FeedGoesWithWater
 
     static Advice Wait(Advice feed, Advice water, DateOnly today) => water is { Verdict: Verdict.Look, Topic: Topics.Water }
         ? feed with { Verdict = Verdict.Look, Reason = $"{feed.Reason} Only if it asks for water." }
+        : water.Topic == Topics.FirstSoak ? feed with { Verdict = Verdict.Hold, Due = water.Due }
         : feed with { Verdict = Verdict.Hold, Due = water.Due, Reason = $"{feed.Reason} It goes with its next water{(water.Due > today ? $", about {Dates.Short(water.Due.Value)}" : "")}." };
 }

@@ -27,9 +27,11 @@ public sealed class BatchModel(Glasshouse glasshouse, ShelfStore store, Logbook 
     public MeasurementAsks Asks { get; private set; } = MeasurementAsks.Nothing;
 
     /// <summary>Whose roots do not bear it, among the plants it was about to be given to.</summary>
-    public IReadOnlyList<string> Warnings { get; private set; } = [];
+    public MeasurementAsks GivingAsks { get; private set; } = MeasurementAsks.Nothing;
 
     public Recipe? Recipe => Shelf.Recipe(Batch.Recipe);
+
+    string Bottle => Recipe?.Bottle ?? Bottles.Plain;
 
     bool Feeds => Batch.NitrogenPpm > 0 || Recipe?.Feeds.Count > 0;
 
@@ -64,8 +66,8 @@ public sealed class BatchModel(Glasshouse glasshouse, ShelfStore store, Logbook 
         if (Batch.ThrownAway is not null) Faults.Add("This batch was thrown away.");
         var amount = AmountReader.Read(Amount, Unit.Default(Dimension.Volume, Today.Garden.UsUnits));
         if (!string.IsNullOrWhiteSpace(Amount) && amount is not { Dimension: Dimension.Volume, InBase: > 0 and <= 100_000 }) Faults.Add($"\"{Amount}\" is no amount of water, such as 200 mL.");
-        Warnings = WarningsFor(chosen);
-        if (Faults.Count > 0 || (Warnings.Count > 0 && !Form.Seen)) return Page();
+        GivingAsks = new([], BottleToMix.Warn(Bottle, Batch.MeasuredPpm ?? Batch.PredictedPpm, Batch.Ph, Gets(chosen)), "");
+        if (Faults.Count > 0 || !GivingAsks.Answered(Form)) return Page();
         await logbook.LogEachAsync([.. chosen.Select(plant => (plant.Plant.Tag, Entries(plant, amount)))]);
         return Saved($"/mixing/batches/{Batch.Code}");
     }
@@ -76,7 +78,7 @@ public sealed class BatchModel(Glasshouse glasshouse, ShelfStore store, Logbook 
         if (!Find(code)) return NotFound();
         var (measured, ph) = (Optional(Form.Measured, 0, 20_000, "Measured dissolved solids"), ReadPh(Form.Ph));
         if (Faults.Count > 0) return Page();
-        Asks = MeasurementAsks.Of(new([(new("as meant", Batch.PredictedPpm), 1)], []), Recipe?.Bottle ?? Bottles.Plain, measured, ph, []);
+        Asks = MeasurementAsks.Of(new([(new("as meant", Batch.PredictedPpm), 1)], []), Bottle, measured, ph, Gets(Given.Select(pair => pair.Plant)));
         if (!Asks.Answered(Form)) return Page();
         await Store.SaveAsync(Batch with { MeasuredPpm = measured, Ph = ph, Found = Form.Found?.Trim() is { Length: > 0 } found ? found : Batch.Found });
         return Saved($"/mixing/batches/{Batch.Code}");
@@ -105,8 +107,7 @@ public sealed class BatchModel(Glasshouse glasshouse, ShelfStore store, Logbook 
         return Feeds ? [water, new(EntryKinds.Fed, Today.Day, null, Mix: Batch.Code)] : [water];
     }
 
-    IReadOnlyList<string> WarningsFor(IEnumerable<Assessment> plants) => BottleToMix.Warn(Recipe?.Bottle ?? Bottles.Plain, Batch.MeasuredPpm ?? Batch.PredictedPpm, Batch.Ph,
-        plants.Where(a => a.Situation is not null).Select(a => new PlantDue(a, Recipe?.Bottle ?? Bottles.Plain, Recipe, 0, Today.Day, "", null)));
+    IEnumerable<PlantDue> Gets(IEnumerable<Assessment> plants) => plants.Where(a => a.Situation is not null).Select(a => new PlantDue(a, Bottle, Recipe, 0, Today.Day, "", null));
 
     bool Find(string code)
     {

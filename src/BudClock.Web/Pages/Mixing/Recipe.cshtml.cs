@@ -35,6 +35,9 @@ public sealed class RecipeModel(Glasshouse glasshouse, ShelfStore store) : Mixin
 
     public MixFacts? Facts { get; private set; }
 
+    /// <summary>What to mind with its waters and stimulants.</summary>
+    public IReadOnlyList<string> Cautions { get; private set; } = [];
+
     public string Title => Known?.Name ?? "Write a recipe";
 
     public IActionResult OnGet(string? code)
@@ -105,6 +108,7 @@ public sealed class RecipeModel(Glasshouse glasshouse, ShelfStore store) : Mixin
 
     void WorkOut(Recipe recipe)
     {
+        Cautions = [.. recipe.Cautions(Shelf, Today.Day)];
         if (Litres(Batch) is var litres && Faults.Count == 0 && recipe.In(litres, Shelf).Mix is { } mix) Facts = new(mix, Shelf.Tools, Today.Garden.UsUnits);
     }
 }
