@@ -36,6 +36,12 @@ public sealed class ShelfStore(IDbContextFactory<GardenDb> databases)
         foreach (var item in shelf.Waters.Concat<object>(shelf.Feeds).Concat(shelf.Recipes).Concat(shelf.Batches).Concat(shelf.Trials)) await PutAsync(db, item);
     }
 
+    public async Task<Shelf> ReadAsync()
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        return await ReadAsync(db);
+    }
+
     internal static async Task<Shelf> ReadAsync(GardenDb db) => new()
     {
         Tools = await db.Tools.AsNoTracking().SingleOrDefaultAsync() ?? Tools.Usual,

@@ -12,7 +12,7 @@ namespace BudClock.Web;
 /// The garden as it stands today, kept in memory. A plant's assessment is dropped when its journal changes, all of them
 /// when the day, the weather or the garden does; a note on one plant recomputes one plant.
 /// </summary>
-public sealed class Glasshouse(GardenStore store, Clock clock)
+public sealed class Glasshouse(GardenStore store, ShelfStore shelf, Clock clock)
 {
     /// <summary>How far back readings still say something of the nights now, with a day to spare for time zones.</summary>
     static readonly TimeSpan Spoken = TimeSpan.FromDays(Nights.Days + 2);
@@ -47,6 +47,20 @@ public sealed class Glasshouse(GardenStore store, Clock clock)
         try
         {
             if (today is { } kept) today = await store.ReadPlantAsync(tag) is { } plant ? kept.With(plant) : null;
+        }
+        finally
+        {
+            gate.Release();
+        }
+    }
+
+    /// <summary>Reads the mixing shelf anew; the journals are as they were.</summary>
+    public async Task RefreshShelfAsync()
+    {
+        await gate.WaitAsync();
+        try
+        {
+            if (today is { } kept) today = kept.With(await shelf.ReadAsync());
         }
         finally
         {
@@ -99,7 +113,7 @@ public sealed class GardenDay
     public IReadOnlyList<Vessel> Vessels { get; }
 
     /// <summary>The mixing shelf.</summary>
-    public Core.Mixing.Shelf Shelf { get; }
+    public Core.Mixing.Shelf Shelf { get; private init; }
 
     public IReadOnlyList<Core.Culture.SheetChange> SheetChanges { get; }
 
@@ -132,6 +146,13 @@ public sealed class GardenDay
     public Seen<double>? CoolestNightC(string? place) => place is null ? null : coolest.GetValueOrDefault(place);
 
     public GardenDay With(Plant plant) => new(this, byTag.SetItem(plant.Tag, Assess(plant)));
+
+    /// <summary>The same plants beside a changed shelf.</summary>
+    public GardenDay With(Core.Mixing.Shelf changed)
+    {
+        var basis = new GardenDay(this, byTag) { Shelf = changed };
+        return new(basis, byTag.Values.Select(a => basis.Assess(a.Plant)).ToImmutableSortedDictionary(a => a.Plant.Tag, a => a, StringComparer.OrdinalIgnoreCase));
+    }
 
     public Surroundings Around(Plant plant) => new(Garden)
     {

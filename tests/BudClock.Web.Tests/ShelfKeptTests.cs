@@ -86,25 +86,6 @@ public sealed class ShelfKeptTests : IAsyncLifetime
         Assert.Contains("Mixed 24 May, 2 L: 1.76 L Rain from the butt, 240 mL Tap in the potting room; 0.5 g Balanced powder.", (await again.PageAsync("/mixing/batches/G310524")).QuerySelector("main").Words());
     }
 
-    [Theory]
-    [InlineData("Form.Litres", "0 L", "\"0 L\" is no volume of water")]
-    [InlineData("Form.Litres", "-2 L", "\"-2 L\" is no volume of water")]
-    [InlineData("Form.Ph", "15", "pH runs from 0 to 14; 15 is outside that.")]
-    [InlineData("Form.Measured", "a lot", "Measured dissolved solids is a number from 0 to 20000; \"a lot\" is none.")]
-    [InlineData("Form.Recipe", "gone", "")] // nothing is kept, and the page is shown again
-    public async Task What_is_no_batch_is_said_and_nothing_is_kept(string field, string typed, string fault)
-    {
-        await using var site = await Site.DemoAsync();
-        var sound = new Dictionary<string, string> { ["Form.Bottle"] = "growth", ["Form.Recipe"] = "growth", ["Form.Litres"] = "2 L", ["Form.Measured"] = "250", ["Form.Ph"] = "6", ["Form.Tags"] = "SAI-04" };
-        sound[field] = typed;
-        var page = await site.PostAsync("/mixing/today", [.. sound.Select(pair => (pair.Key, pair.Value))]);
-        Assert.Contains(fault, page.QuerySelector("main").Words());
-        Assert.Equal("Today's mix", page.QuerySelector("h1").Words());
-        Assert.Null((await ReadBatchesAsync(site)).FirstOrDefault(code => code.Contains("310524")));
-    }
-
-    static async Task<IEnumerable<string>> ReadBatchesAsync(Site site) => (await site.PageAsync("/mixing/batches")).QuerySelectorAll("tbody td:first-child").Select(cell => cell.Words());
-
     [Fact]
     public async Task The_machine_s_view_names_the_bottle_and_the_strength()
     {

@@ -11,8 +11,6 @@ public static class Farewell
     const int NewcomerDays = 90;
     const int SilentDays = 60;
 
-    static readonly EntryKind[] Waters = [Watered, Soaked, ToppedUp];
-
     /// <summary>Hints, the strongest evidence first; empty where the log tells nothing, and for a plant that lives or was given away.</summary>
     public static IReadOnlyList<string> Read(Plant plant, DateOnly today)
     {
@@ -40,11 +38,11 @@ public static class Farewell
 
     static Entry? WateredWithoutRoots(PlantJournal journal, DateOnly since) =>
         journal.Last(RootsLost) is { } lost && journal.FirstSince(lost.On, RootsStarted, RootsAtBase) is null
-            ? journal.Of(Waters).FirstOrDefault(e => e.On >= lost.On && e.On >= since)
+            ? journal.Waterings.FirstOrDefault(e => e.On >= lost.On && e.On >= since)
             : null;
 
     static Entry? WateredAtRest(PlantJournal journal, DateOnly since) =>
         journal.Last(LeavesGone, Stored, Lifted) is { } rest
-            ? journal.Of(Waters).FirstOrDefault(e => e.On > rest.On && e.On >= since && journal.FirstSince(rest.On, GrowthStarted, RootsStarted, Planted) is null)
+            ? journal.Waterings.FirstOrDefault(e => e.On > rest.On && e.On >= since && journal.FirstSince(rest.On, GrowthStarted, RootsStarted, Planted) is null)
             : null;
 }

@@ -32,5 +32,5 @@ public sealed class FirstWaterAdviser : IAdviser
 
     /// <summary>A soak, or a second watering, is the full amount.</summary>
     static bool FullSince(Situation now, Entry sip) =>
-        now.Journal.Of(EntryKinds.Watered, EntryKinds.Soaked, EntryKinds.ToppedUp).Any(e => e.On >= sip.On && e.Id != sip.Id);
+        now.Journal.Waterings.Any(e => e.On >= sip.On && e.Id != sip.Id);
 }

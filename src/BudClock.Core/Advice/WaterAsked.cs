@@ -19,7 +19,6 @@ public sealed record WaterAsked(string Rule, double GuideFrom, double GuideTo, s
 {
     const int StaleDays = 21; // what was seen three weeks ago says nothing of today
 
-    static readonly EntryKind[] Waters = [Watered, Soaked, ToppedUp];
     static readonly (EntryKind, string)[] AnySign = [(Medium, "dry"), (Leaves, "limp"), (Leaves, "pliable")];
 
     /// <summary>The states that ask for water.</summary>
@@ -38,7 +37,7 @@ public sealed record WaterAsked(string Rule, double GuideFrom, double GuideTo, s
 
     public Advice Judge(Situation now)
     {
-        var last = now.Journal.Last(Waters);
+        var last = now.Journal.Waterings.LastOrDefault();
         if (Sign(now, last) is { } asks) return Do(now, asks);
         var rhythm = Next(now);
         if (last is null) return Look(now, rhythm, "No water is on record yet");
@@ -88,7 +87,7 @@ public sealed record WaterAsked(string Rule, double GuideFrom, double GuideTo, s
 
     Condition Interval(Situation now, Rhythm rhythm)
     {
-        var last = now.Journal.Last(Waters);
+        var last = now.Journal.Waterings.LastOrDefault();
         var days = last is null ? (double?)null : now.Today.DayNumber - last.On.DayNumber;
         var need = Whole(rhythm.Days);
         return new(rhythm.Own ? "days since water, its own rhythm" : "days since water, the sheet's guide", days is null ? null : new(days.Value), new(need), "days", days >= need, last?.On);

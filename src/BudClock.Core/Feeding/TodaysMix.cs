@@ -27,18 +27,15 @@ public sealed record TodaysMix(DateOnly Until, IReadOnlyList<BottleToMix> ToMix)
     {
         var now = plant.Situation!;
         var feed = plant.Advice.FirstOrDefault(advice => advice.Topic == Topics.Feed && advice.LoggedAs == EntryKinds.Fed);
-        if (feed is { Bottle: Bottles.Leaf, Verdict: Verdict.Do }) yield return new(plant, Bottles.Leaf, BottleChoice.RecipeOf(now, Bottles.Leaf), MistMl, plant.On, feed.Reason, null);
+        if (feed is { Bottle: Bottles.Leaf, Verdict: Verdict.Do }) yield return new(plant, Bottles.Leaf, BottleChoice.RecipeOf(now, Bottles.Leaf), MistMl, plant.On, feed.Reason);
         var water = plant.Advice.Where(advice => advice.Topic is Topics.FirstSoak or Topics.Water && Gives(advice)).MinBy(advice => advice.Verdict);
         var day = trayDue || water is { Verdict: not Verdict.Hold } ? plant.On : water is { Ground: Ground.Interval, Due: { } next } && next <= until ? next : (DateOnly?)null;
         if (day is not { } on) yield break;
         var bottle = feed is { Bottle: { } wanted and not Bottles.Leaf } && !trayDue && feed.Due <= on ? wanted : Bottles.Plain;
-        var act = trayDue ? EntryKinds.ToppedUp : water!.LoggedAs is { } given && Waters.Contains(given) ? given : water.Topic == Topics.FirstSoak ? FirstAct(water) : EntryKinds.ToppedUp;
-        yield return new(plant, bottle, BottleChoice.RecipeOf(now, bottle), (trayDue ? WaterNeed.OfTray(plant.Plant) : WaterNeed.Of(plant.Plant, now.Journal)).Ml, on, bottle == Bottles.Plain ? water?.Reason ?? "Its tray is low." : feed!.Reason, act);
+        yield return new(plant, bottle, BottleChoice.RecipeOf(now, bottle), (trayDue ? WaterNeed.OfTray(plant.Plant) : WaterNeed.Of(plant.Plant, now.Journal)).Ml, on, bottle == Bottles.Plain ? water?.Reason ?? "Its tray is low." : feed!.Reason);
     }
 
     static readonly EntryKind[] Waters = [EntryKinds.Watered, EntryKinds.Soaked, EntryKinds.ToppedUp];
-
-    static EntryKind FirstAct(Advice.Advice soak) => soak.School == FirstWater.Sip ? EntryKinds.Watered : EntryKinds.Soaked;
 
     /// <summary>Moving a plant to its tray, or flushing it, gives it no bottle.</summary>
     static bool Gives(Advice.Advice water) => water.Topic == Topics.FirstSoak ? water.Verdict is Verdict.Do : water is { Rule: "W2" } or { Verdict: Verdict.Hold, Ground: Ground.Interval } || water.LoggedAs == EntryKinds.Tray || Waters.Contains(water.LoggedAs);
@@ -47,8 +44,7 @@ public sealed record TodaysMix(DateOnly Until, IReadOnlyList<BottleToMix> ToMix)
 /// <summary>A plant that gets a bottle.</summary>
 /// <param name="Ml">How much it takes.</param>
 /// <param name="On">The day it is due.</param>
-/// <param name="Act">How the water is logged beside the feed; null for a mist on the leaves.</param>
-public sealed record PlantDue(Assessment Plant, string Bottle, Recipe? Recipe, double Ml, DateOnly On, string Why, EntryKind? Act)
+public sealed record PlantDue(Assessment Plant, string Bottle, Recipe? Recipe, double Ml, DateOnly On, string Why)
 {
     public string Tag => Plant.Plant.Tag;
 }

@@ -19,7 +19,12 @@ public sealed class PlantJournal
         }
     }
 
+    List<Entry>? waterings;
+
     public IReadOnlyList<Entry> Entries => entries;
+
+    /// <summary>Every entry that put water into the pot, oldest first.</summary>
+    public IReadOnlyList<Entry> Waterings => waterings ??= [.. entries.Where(entry => entry.IsWatering)];
 
     public static PlantJournal UpTo(DateOnly today, IEnumerable<Entry> entries)
     {

@@ -15,8 +15,6 @@ public sealed record Season(DateOnly? RestSince, DateOnly? Woke, Entry? FirstWat
     /// <summary>A growth older than this has matured, whether or not that was logged.</summary>
     const int LongestGrowthDays = 270;
 
-    static readonly EntryKind[] Waters = [Watered, Soaked, ToppedUp];
-
     public bool Asleep => RestSince is not null && Woke is null;
 
     /// <summary>Awake and still dry: the time of rule W1.</summary>
@@ -36,7 +34,7 @@ public sealed record Season(DateOnly? RestSince, DateOnly? Woke, Entry? FirstWat
     }
 
     static Season From(DateOnly? rest, DateOnly? woke, PlantJournal journal) =>
-        new(rest, woke, woke is { } day ? journal.FirstSince(day, Waters) : null);
+        new(rest, woke, woke is { } day ? journal.Waterings.FirstOrDefault(water => water.On >= day) : null);
 
     static DateOnly? FirstSign(PlantJournal journal, DateOnly since) =>
         journal.Entries.FirstOrDefault(e => e.On >= since && IsSign(e))?.On;
@@ -50,7 +48,7 @@ public sealed record Season(DateOnly? RestSince, DateOnly? Woke, Entry? FirstWat
         .LastOrDefault(growth => !WateredBefore(journal, growth) && !StillGrowing(journal, growth))?.On;
 
     static bool WateredBefore(PlantJournal journal, Entry growth) =>
-        journal.Of(Waters).Any(w => w.On < growth.On && w.On > growth.On.AddDays(-DryDays));
+        journal.Waterings.Any(w => w.On < growth.On && w.On > growth.On.AddDays(-DryDays));
 
     static bool StillGrowing(PlantJournal journal, Entry growth) =>
         journal.Of(GrowthStarted, GrowthMatured, GrowthStopped, LeavesGone).LastOrDefault(e => e.On < growth.On)

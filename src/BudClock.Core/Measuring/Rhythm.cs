@@ -16,8 +16,6 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
     const double Least = 0.5;
     const double Most = 2;
 
-    static readonly EntryKind[] Waters = [Watered, Soaked, ToppedUp];
-
     /// <summary>Whether an entry says that the plant asks for water.</summary>
     public static bool Asks(Entry entry) =>
         (entry.Kind == Medium && entry.Text == "dry") || (entry.Kind == Leaves && entry.Text is "limp" or "pliable")
@@ -45,7 +43,7 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
                 yield return (since, entry.On);
                 watered = null;
             }
-            if (Waters.Contains(entry.Kind)) watered = entry.On;
+            if (entry.IsWatering) watered = entry.On;
         }
     }
 

@@ -21,7 +21,7 @@ public sealed record WaterNeed(double Ml, bool Own)
 
     public static WaterNeed Of(Plant plant, PlantJournal journal)
     {
-        var given = journal.Of(EntryKinds.Watered, EntryKinds.Soaked, EntryKinds.ToppedUp).Where(e => e.Amount is { InBase: > 0 }).TakeLast(Remembered).Select(e => e.Amount!.Value.InBase).Order().ToList();
+        var given = journal.Waterings.Where(e => e.Amount is { InBase: > 0 }).TakeLast(Remembered).Select(e => e.Amount!.Value.InBase).Order().ToList();
         if (given.Count > 0) return new(given[given.Count / 2], Own: true);
         return new(plant.Pot?.VolumeMl is { } pot ? pot * Share(plant.Medium) : WithoutPotMl, Own: false);
     }

@@ -27,7 +27,7 @@ public sealed record SitterSheet(DateOnly From, DateOnly To, IReadOnlyList<Sitte
     {
         var water = plant.Advice.FirstOrDefault(a => a.Topic == Topics.Water && Plain.Contains(a.Rule));
         if (water is null || plant.Situation!.Rest is not null) return new(plant, [], "");
-        var every = Math.Max(1, water.Until is { } until && water.Due is { } due && plant.Situation.Journal.Last(EntryKinds.Watered, EntryKinds.Soaked, EntryKinds.ToppedUp) is { } last ? due.DayNumber - last.On.DayNumber : 7);
+        var every = Math.Max(1, water.Until is { } until && water.Due is { } due && plant.Situation.Journal.Waterings is [.., var last] ? due.DayNumber - last.On.DayNumber : 7);
         var first = water.Verdict is Verdict.Hold ? water.Due ?? to.AddDays(1) : today;
         var days = new List<DateOnly>();
         for (var day = first < today ? today : first; day <= to; day = day.AddDays(every)) days.Add(day);

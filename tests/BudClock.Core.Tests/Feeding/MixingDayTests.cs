@@ -107,7 +107,7 @@ public class MixingDayTests
         sundew = Assessor.Shipped.Assess(sundew.Plant with { Vessel = "tray" }, Around with { Shelf = Shelf }, Today);
         var tray = SharedVessel.Of(new("tray", "Tray", Vessel.Tray), [sundew], Today);
         var due = TodaysMix.Of([sundew], [tray], Shelf, Today).ToMix.Single();
-        Assert.Equal((Bottles.Plain, "DRO-1", EntryKinds.ToppedUp), (due.Bottle, due.Plants.Single().Tag, due.Plants.Single().Act));
+        Assert.Equal((Bottles.Plain, "DRO-1", EntryKinds.ToppedUp), (due.Bottle, due.Plants.Single().Tag, Giving.Act(due.Plants.Single().Plant)));
     }
 
     [Theory]
@@ -118,10 +118,37 @@ public class MixingDayTests
     {
         var plant = Plant("A-1", "Cattleya intermedia");
         var title = plant.Situation!.Sheet.Title.ToLowerInvariant();
-        var due = new PlantDue(plant, Bottles.Growth, null, 0, Today, "", null);
+        var due = new PlantDue(plant, Bottles.Growth, null, 0, Today, "");
         Assert.Equal(warning.Replace("evergreen pseudobulbs, warm", title), string.Join(" ", BottleToMix.Warn(Bottles.Growth, ppm, ph, [due])));
         Assert.Empty(BottleToMix.Warn(Bottles.Leaf, ppm, ph, [due])); // a mist goes into no pot
         Assert.Equal(ph > 6.5, BottleToMix.Warn(Bottles.Growth, ppm, ph, []).Count > 0); // before it is known for whom
+    }
+
+    [Theory]
+    [InlineData("soak", "soaked fed")]
+    [InlineData("sip", "watered fed")]
+    public void A_first_water_is_given_as_its_school_does(string school, string logged)
+    {
+        var plant = Assess(WithRoots(11) with { Schools = Choices.None.With(FirstWater.Question, school) });
+        Assert.Equal(logged, string.Join(" ", Giving.Entries(plant, new("G1", Today, "growth", "Growth", 1, "", 200) { NitrogenPpm = 50 }, Shelf.Recipes[1], null).Select(e => e.Kind.Name)));
+    }
+
+    [Fact]
+    public void Plain_water_is_no_feed_and_a_mist_is_no_water()
+    {
+        var batch = new Batch("P1", Today, "plain", "Plain", 1, "", 10);
+        var plant = Plant("A-1", "Cattleya intermedia");
+        Assert.Equal(["watered 200 mL P1"], Giving.Entries(plant, batch, Shelf.Recipes[0], new(200, Unit.Ml)).Select(e => $"{e.Kind} {e.Amount} {e.Mix}"));
+        Assert.Equal(["fed on the leaves P1"], Giving.Entries(plant, batch, Recipe("mist", Bottles.Leaf, "10 %"), null).Select(e => $"{e.Kind} {e.Text} {e.Mix}"));
+    }
+
+    [Fact]
+    public void Feed_of_which_an_amount_was_written_down_is_water_too()
+    {
+        Entry[] log = [Days(40, EntryKinds.GrowthStarted), Days(20, EntryKinds.Watered, amount: new(300, Unit.Ml))];
+        Assert.Equal(Verdict.Look, Plant("A-1", "Cattleya intermedia", log).Rule("W3")!.Verdict);
+        Assert.Equal("Watered today", Plant("A-1", "Cattleya intermedia", [.. log, Days(0, EntryKinds.Fed, amount: new(300, Unit.Ml))]).Rule("W3")!.Reason.Split(';')[0]);
+        Assert.Equal(Verdict.Look, Plant("A-1", "Cattleya intermedia", [.. log, Days(0, EntryKinds.Fed, "slow release")]).Rule("W3")!.Verdict);
     }
 
     [Fact]

@@ -26,7 +26,7 @@ public sealed class FeedAdviser : IAdviser
     {
         // Carnivores are fed by the leaf only; of an unknown habit nothing is said.
         if (now.Sheet.Rule("F8") is not null || now.Sheet.Name == Culture.CultureSheets.General) return null;
-        if (now.Season.Waking) return Do(now, new(Bottles.Growth, "waking"), "Its first feed, a light one, goes with its first water, never before", Condition.Sign("a new growth", now.Season.Woke));
+        if (now.Season.Waking && now.Rest is null) return Do(now, new(Bottles.Growth, "waking"), "Its first feed, a light one, goes with its first water, never before", Condition.Sign("a new growth", now.Season.Woke));
         if (Asleep(now) is { } rest) return Hold(now, Ground.Veto, rest, Condition.Sign("it shows that it wakes", null));
         if (NotInSeason(now) is { } winter) return winter;
         var (bottle, last) = (BottleChoice.Of(now), now.Journal.Last(EntryKinds.Fed));

@@ -22,7 +22,7 @@ public sealed class LittleOftenAdviser : IAdviser
         var (weekly, small) = (now.Needs(Rule, "weekly"), now.Needs(Rule, "small"));
         var dose = school.Name == LittleOften ? small : weekly;
         var every = Math.Max(1, (int)Math.Round(7 * dose / weekly));
-        var last = now.Journal.Last(EntryKinds.Watered, EntryKinds.ToppedUp);
+        var last = now.Journal.Waterings.LastOrDefault();
         var days = last is null ? (int?)null : now.Today.DayNumber - last.On.DayNumber;
         var due = days is null || days >= every;
         Condition[] conditions = [Condition.Sign("winter roots under way", roots.From), new("days since water", days is { } d ? new(d) : null, new(every), "days", due && days is not null, last?.On)];

@@ -17,7 +17,7 @@ public sealed class ReservoirAdviser : IAdviser
         if (!now.InGrowth) return null;
         if (News(now) is { } news) return news;
         var level = DrinkingRate.Level(now.Journal, EntryKinds.Reservoir, now.Today);
-        var filled = now.Journal.Last(EntryKinds.ToppedUp, EntryKinds.Watered);
+        var filled = now.Journal.Waterings.LastOrDefault();
         var low = now.Needs(Rule, "low");
         if (level is not null && !(filled?.On > level.On) && level.Cm <= low)
             return Say(now, Verdict.Do, Ground.Sign, $"The reservoir was down to {Cm(level.Cm)} {Dates.Ago(level.On, now.Today)}: top up.", Condition.Sign("reservoir low", level.On));

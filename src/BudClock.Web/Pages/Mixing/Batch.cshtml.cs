@@ -33,8 +33,6 @@ public sealed class BatchModel(Glasshouse glasshouse, ShelfStore store, Logbook 
 
     string Bottle => Recipe?.Bottle ?? Bottles.Plain;
 
-    bool Feeds => Batch.NitrogenPpm > 0 || Recipe?.Feeds.Count > 0;
-
     /// <summary>Who got it, newest first.</summary>
     public IEnumerable<(Assessment Plant, Entry Entry)> Given =>
         from plant in Today.Plants
@@ -68,8 +66,8 @@ public sealed class BatchModel(Glasshouse glasshouse, ShelfStore store, Logbook 
         if (!string.IsNullOrWhiteSpace(Amount) && amount is not { Dimension: Dimension.Volume, InBase: > 0 and <= 100_000 }) Faults.Add($"\"{Amount}\" is no amount of water, such as 200 mL.");
         GivingAsks = new([], BottleToMix.Warn(Bottle, Batch.MeasuredPpm ?? Batch.PredictedPpm, Batch.Ph, Gets(chosen)), "");
         if (Faults.Count > 0 || !GivingAsks.Answered(Form)) return Page();
-        await logbook.LogEachAsync([.. chosen.Select(plant => (plant.Plant.Tag, Entries(plant, amount)))]);
-        return Saved($"/mixing/batches/{Batch.Code}");
+        await logbook.LogEachAsync([.. chosen.Select(plant => (plant.Plant.Tag, Giving.Entries(plant, Batch, Recipe, amount)))]);
+        return Redirect($"/mixing/batches/{Batch.Code}");
     }
 
     /// <summary>Writes down what the meter says, now or anew.</summary>
@@ -81,33 +79,17 @@ public sealed class BatchModel(Glasshouse glasshouse, ShelfStore store, Logbook 
         Asks = MeasurementAsks.Of(new([(new("as meant", Batch.PredictedPpm), 1)], []), Bottle, measured, ph, Gets(Given.Select(pair => pair.Plant)));
         if (!Asks.Answered(Form)) return Page();
         await Store.SaveAsync(Batch with { MeasuredPpm = measured, Ph = ph, Found = Form.Found?.Trim() is { Length: > 0 } found ? found : Batch.Found });
-        return Saved($"/mixing/batches/{Batch.Code}");
+        return await SavedAsync($"/mixing/batches/{Batch.Code}");
     }
 
     public async Task<IActionResult> OnPostThrowAsync([FromRoute] string code)
     {
         if (!Find(code)) return NotFound();
         await Store.SaveAsync(Batch with { ThrownAway = Batch.ThrownAway is null ? Today.Day : null });
-        return Saved($"/mixing/batches/{Batch.Code}");
+        return await SavedAsync($"/mixing/batches/{Batch.Code}");
     }
 
-    /// <summary>Water as the plant takes it, and feed where there is some in it; a mist on leaves is feed alone.</summary>
-    IReadOnlyList<NoteEntry> Entries(Assessment plant, Quantity? amount)
-    {
-        if (Recipe?.Bottle == Bottles.Leaf) return [new(EntryKinds.Fed, Today.Day, null, "on the leaves", Mix: Batch.Code)];
-        var asked = plant.Advice.FirstOrDefault(advice => advice.Topic is Topics.FirstSoak or Topics.Water);
-        var act = asked switch
-        {
-            { Topic: Topics.FirstSoak } => asked.School == FirstWater.Sip ? EntryKinds.Watered : EntryKinds.Soaked,
-            { LoggedAs: { } kind } when kind == EntryKinds.Soaked || kind == EntryKinds.ToppedUp => kind,
-            { LoggedAs: { } kind } when kind == EntryKinds.Tray => EntryKinds.ToppedUp,
-            _ => EntryKinds.Watered,
-        };
-        var water = new NoteEntry(act, Today.Day, amount, Mix: Batch.Code);
-        return Feeds ? [water, new(EntryKinds.Fed, Today.Day, null, Mix: Batch.Code)] : [water];
-    }
-
-    IEnumerable<PlantDue> Gets(IEnumerable<Assessment> plants) => plants.Where(a => a.Situation is not null).Select(a => new PlantDue(a, Bottle, Recipe, 0, Today.Day, "", null));
+    IEnumerable<PlantDue> Gets(IEnumerable<Assessment> plants) => plants.Where(a => a.Situation is not null).Select(a => new PlantDue(a, Bottle, Recipe, 0, Today.Day, ""));
 
     bool Find(string code)
     {

@@ -68,7 +68,7 @@ public sealed class FeedModel(Glasshouse glasshouse, ShelfStore store) : MixingP
         if (code is not null && Known is null) return NotFound();
         if (Read(code) is not { } feed) return Page();
         await Store.SaveAsync(feed);
-        return Saved();
+        return await SavedAsync();
     }
 
     public async Task<IActionResult> OnPostRemoveAsync([FromRoute] string code)
@@ -80,7 +80,7 @@ public sealed class FeedModel(Glasshouse glasshouse, ShelfStore store) : MixingP
             return Page();
         }
         await Store.RemoveAsync<Feed>(f => f.Code == code);
-        return Saved();
+        return await SavedAsync();
     }
 
     Feed? Read(string? code)

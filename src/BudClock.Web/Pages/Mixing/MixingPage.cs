@@ -20,9 +20,9 @@ public abstract class MixingPage(Glasshouse glasshouse, ShelfStore store) : Gard
     public List<string> Faults { get; } = [];
 
     /// <summary>After the shelf has changed.</summary>
-    protected RedirectResult Saved(string to = "/mixing")
+    protected async Task<RedirectResult> SavedAsync(string to = "/mixing")
     {
-        Glasshouse.Forget();
+        await Glasshouse.RefreshShelfAsync();
         return Redirect(to);
     }
 

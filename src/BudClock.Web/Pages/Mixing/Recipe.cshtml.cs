@@ -61,7 +61,7 @@ public sealed class RecipeModel(Glasshouse glasshouse, ShelfStore store) : Mixin
         if (recipe is not null) WorkOut(recipe);
         if (Faults.Count > 0) return Page();
         await Store.SaveAsync(recipe! with { Name = name });
-        return Saved();
+        return await SavedAsync();
     }
 
     public async Task<IActionResult> OnPostRemoveAsync([FromRoute] string code)
@@ -73,7 +73,7 @@ public sealed class RecipeModel(Glasshouse glasshouse, ShelfStore store) : Mixin
             return Page();
         }
         await Store.RemoveAsync<Recipe>(r => r.Code == code);
-        return Saved();
+        return await SavedAsync();
     }
 
     void Fill()

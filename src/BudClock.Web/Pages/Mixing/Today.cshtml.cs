@@ -51,7 +51,7 @@ public sealed class TodayModel(Glasshouse glasshouse, ShelfStore store) : Mixing
             Found = Form.Found?.Trim() is { Length: > 0 } found ? found : null,
         };
         await Store.SaveAsync(batch);
-        return Saved($"/mixing/batches/{batch.Code}" + QueryString.Create(Form.Tags.Select(tag => new KeyValuePair<string, string?>("tags", tag))));
+        return await SavedAsync($"/mixing/batches/{batch.Code}" + QueryString.Create(Form.Tags.Select(tag => new KeyValuePair<string, string?>("tags", tag))));
     }
 
     /// <summary>What stands in the measuring fields of a bottle: what was typed, for the one that came back.</summary>

@@ -45,6 +45,6 @@ public sealed class ToolsModel(Glasshouse glasshouse, ShelfStore store) : Mixing
         if (Faults.Count == 0 && tools.Fault() is { } fault) Faults.Add(fault);
         if (Faults.Count > 0) return Page();
         await Store.SaveToolsAsync(tools);
-        return Saved();
+        return await SavedAsync();
     }
 }

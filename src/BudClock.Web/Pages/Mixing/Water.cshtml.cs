@@ -56,7 +56,7 @@ public sealed class WaterModel(Glasshouse glasshouse, ShelfStore store) : Mixing
         if (Measured > Today.Day) Faults.Add("The day it was measured is still to come.");
         if (Faults.Count > 0) return Page();
         await Store.SaveAsync(water);
-        return Saved();
+        return await SavedAsync();
     }
 
     public async Task<IActionResult> OnPostRemoveAsync([FromRoute] string code)
@@ -68,7 +68,7 @@ public sealed class WaterModel(Glasshouse glasshouse, ShelfStore store) : Mixing
             return Page();
         }
         await Store.RemoveAsync<Water>(w => w.Code == code);
-        return Saved();
+        return await SavedAsync();
     }
 
     double ReadTds() => string.IsNullOrWhiteSpace(Tds) && Optional(Ec, 0, 10, "Conductivity") is { } ec ? MeterScale.Of(Shelf.Tools.MeterScale).PpmOf(ec) : Number(Tds, 0, 5000, "Dissolved solids");
