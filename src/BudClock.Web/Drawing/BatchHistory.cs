@@ -10,7 +10,7 @@ public sealed record BatchHistory(IReadOnlyList<BatchDot> Points, double Meant, 
 {
     public const double Width = 640;
     public const double Height = 150;
-    const double Left = 46;
+    const double Left = 82;
     const double MostOff = 0.6;
 
     /// <summary>The last measured batches; null under two.</summary>

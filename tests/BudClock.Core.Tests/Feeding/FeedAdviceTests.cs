@@ -171,6 +171,7 @@ public class FeedAdviceTests
         Assert.Contains("minutes before lights out", Feed(sundew).Reason);
         Assert.Equal(Verdict.Hold, Feed(sundew with { Entries = [.. sundew.Entries, Days(3, EntryKinds.Pest, "algae on the peat")] }).Verdict);
         Assert.Equal(Verdict.Hold, Feed(sundew with { Entries = [Days(13, EntryKinds.Fed)] }).Verdict);
+        Assert.Equal(Bottles.Leaf, BottleChoice.Of(Assess(sundew with { Entries = [Days(5, EntryKinds.SpikeStarted)] }).Situation!).Bottle); // in spike too
         Assert.Equal(Verdict.Hold, Feed(sundew with { Entries = [] }).Verdict); // it does well without: nobody is nagged
     }
 

@@ -19,6 +19,7 @@ public sealed record BottleChoice(string Bottle, string Why, string? School = nu
     /// <summary>Roots come first, then stress, then what shows: flowers before growth, as the schools say.</summary>
     public static BottleChoice Of(Situation now)
     {
+        if (now.Sheet.Rule("F8") is not null) return new(Bottles.Leaf, "carnivores are fed by the leaf only");
         if (LostRoots.Read(now) is { Strong: false } lost) return new(Bottles.Recovery, $"roots lost {Dates.Ago(lost.On, now.Today)}, new ones still short");
         if (TwoGrowthsAdviser.Open(now) is not null) return new(Bottles.Growth, "two growths at once, a sign of stress: nitrogen or balanced, no bloom mix");
         return Open(now, LaneKind.Bloom) ? Showing(now, "in bloom") : Open(now, LaneKind.Spike) ? Showing(now, "in spike") : new(Bottles.Growth, "growing, nothing showing");
