@@ -20,8 +20,8 @@ public sealed record Batch(string Code, DateOnly Made, string Recipe, string Nam
 
     public DateOnly? ThrownAway { get; init; }
 
-    /// <summary>How far the measurement is from the prediction, as a share of it; null when either is missing.</summary>
-    public double? Off => MeasuredPpm is { } measured ? Mix.OffBy(measured, PredictedPpm) : null;
+    /// <summary>How far the measurement is from the prediction, as a share of it; null when nobody measured, and for next to pure water.</summary>
+    public double? Off => MeasuredPpm is { } measured ? Mix.Off(measured, PredictedPpm) : null;
 }
 
 /// <summary>Rule F11: a recipe on trial for named plants against the others of their kind.</summary>

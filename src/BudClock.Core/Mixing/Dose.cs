@@ -15,9 +15,6 @@ public sealed record Dose(Feed Feed, double Grams, double Litres)
     /// <summary>Its share of the label's full dose; null where the label gives none.</summary>
     public double? LabelShare => Feed.LabelGramsPerLitre is { } full ? Grams / Litres / full : null;
 
-    /// <summary>The dose in level teaspoons; null until the spoon was weighed, or a liquid's density is known.</summary>
-    public double? Teaspoons => Grams / Feed.GramsPerMl / Unit.Tsp.Factor;
-
     /// <summary>How much for a strength in ppm of nitrogen; null for a feed without nitrogen.</summary>
     public static Dose? ForNitrogen(Feed feed, double ppmN, double litres) => feed.NPercent > 0 ? new(feed, ppmN * litres / (feed.NPercent * 10), litres) : null;
 

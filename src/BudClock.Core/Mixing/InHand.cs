@@ -8,7 +8,7 @@ namespace BudClock.Core.Mixing;
 /// <param name="Measurable">The rounded dose, its error, and the batch in which it is exact.</param>
 public sealed record InHand(string Words, MeasurableDose Measurable)
 {
-    /// <summary>A drop: twenty to a millilitre (metric drop, common practice).</summary>
+    /// <summary>More than this nobody counts.</summary>
     const double MostDrops = 40;
 
     /// <summary>Every way to measure a dose, the most exact first.</summary>

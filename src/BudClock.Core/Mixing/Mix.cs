@@ -19,21 +19,16 @@ public sealed record Mix(IReadOnlyList<(Water Water, double Litres)> Waters, IRe
     /// <summary>What the feeds in it cost, in the grower's money; null where no price is known.</summary>
     public double? Cost => Doses.Any(dose => dose.Feed.PricePerKg is not null) ? Doses.Sum(dose => dose.Grams / 1000 * (dose.Feed.PricePerKg ?? 0)) : null;
 
-    /// <summary>How far a measurement is from the prediction, as a share of it; above 0 is stronger.</summary>
-    public double Off(double measuredPpm) => OffBy(measuredPpm, TdsPpm) ?? 0;
+    /// <summary>How far a measurement is from a prediction, as a share of it, above 0 is stronger; null where next to nothing was predicted.</summary>
+    public static double? Off(double measuredPpm, double predictedPpm) => predictedPpm >= SurePpm ? (measuredPpm - predictedPpm) / predictedPpm : null;
 
-    public bool Questioned(double measuredPpm) => Questions(measuredPpm).Count > 0;
-
-    /// <summary>The same for water that was mixed before; null where pure water was predicted, of which nothing is a share.</summary>
-    public static double? OffBy(double measuredPpm, double predictedPpm) => predictedPpm >= SurePpm ? (measuredPpm - predictedPpm) / predictedPpm : measuredPpm > SurePpm ? 1 : null;
-
-    /// <summary>Below this a meter's own error is larger than a quarter of the reading.</summary>
+    /// <summary>A meter's own error: below this a share says nothing.</summary>
     const double SurePpm = 20;
 
     /// <summary>What a measurement asks when it is more than a quarter off, the likeliest first; none when it is not.</summary>
     public IReadOnlyList<string> Questions(double measuredPpm)
     {
-        if (Math.Abs(Off(measuredPpm)) <= QuestionedShare) return [];
+        if (Off(measuredPpm, TdsPpm) is { } off ? Math.Abs(off) <= QuestionedShare : measuredPpm <= TdsPpm + SurePpm) return [];
         const string spoon = "The wrong spoon, or a heaped one?";
         const string scale = "Does the meter read on the other scale (500 or 700)?";
         const string old = "An old bottle, or feed that had drawn damp?";

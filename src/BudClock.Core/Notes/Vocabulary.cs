@@ -110,6 +110,10 @@ static class Vocabulary
         foreach (var words in (string[])["flowers", "flower", "blooms", "flowers open"])
             yield return new(words, Blooms, Bare: words.EndsWith("open", StringComparison.Ordinal) ? BloomOpened : null, Counted: Blooms);
 
+        foreach (var words in (string[])["fed slow release", "slow release", "fed with slow release"])
+            yield return new(words, Fed, "slow release");
+        foreach (var words in (string[])["fed on the leaves", "leaf feed", "misted leaf feed"])
+            yield return new(words, Fed, "on the leaves");
         foreach (var (kind, phrases) in Plain)
             foreach (var words in phrases.Split(','))
                 yield return new(words.Trim(), kind, Counted: kind.Measure?.Dimension is Dimension.Count ? kind : null);

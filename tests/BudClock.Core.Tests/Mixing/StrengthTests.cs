@@ -62,7 +62,7 @@ public class StrengthTests
         {
             var dose = new Strength.Share(x.share).In(x.litres, Balanced)!;
             Assert.Equal(dose.Grams, new Strength.Nitrogen(dose.Elements.N).In(x.litres, Balanced)!.Grams, dose.Grams * 1e-9);
-            Assert.Equal(dose.Grams, new Strength.Measured(new(dose.Teaspoons!.Value, Unit.Tsp), new(x.litres, Unit.L)).In(x.litres, Balanced)!.Grams, dose.Grams * 1e-9);
+            Assert.Equal(dose.Grams, new Strength.Measured(new(dose.Grams / Balanced.GramsPerTeaspoon!.Value, Unit.Tsp), new(x.litres, Unit.L)).In(x.litres, Balanced)!.Grams, dose.Grams * 1e-9);
             Assert.Equal(x.share, dose.LabelShare!.Value, 1e-9);
         });
 
@@ -148,6 +148,10 @@ public class StrengthTests
     }
 
     [Fact]
+    public void Slow_release_goes_into_no_bottle() => Assert.Equal(["Balanced is slow release: it goes onto the medium once, not into a bottle."],
+        Recipe("odd", Bottles.Growth, ("balanced", "25 %")).In(1, Shelf with { Feeds = [Balanced with { Form = Feed.SlowRelease }] }).Faults);
+
+    [Fact]
     public void A_dose_comes_in_what_one_has_the_most_exact_first()
     {
         var ways = InHand.Of(Dose.ForLabelShare(Liquid, 0.25, 1)!, Tools.Usual); // 1.15 g, 1 mL
@@ -155,6 +159,13 @@ public class StrengthTests
         Assert.Equal(0, ways[0].Measurable.Error, 1e-9);
         Assert.All(ways.Zip(ways.Skip(1)), pair => Assert.True(Math.Abs(pair.First.Measurable.Error) <= Math.Abs(pair.Second.Measurable.Error)));
     }
+
+    [Theory]
+    [InlineData(2.4, false, "2.4 L")]
+    [InlineData(0.35, false, "350 mL")]
+    [InlineData(3.785411784, true, "1 gal")]
+    [InlineData(0.35, true, "11.83 fl oz")]
+    public void Volumes_are_said_as_jugs_do(double litres, bool us, string words) => Assert.Equal(words, Volumes.Words(litres, us));
 
     [Theory]
     [InlineData(0.125, "1/8 tsp")]
@@ -172,6 +183,12 @@ public class StrengthTests
         Assert.StartsWith("The wrong spoon", mix.Questions(mix.TdsPpm * 2)[0]);
         Assert.Empty(mix.Questions(mix.TdsPpm * 1.24));
     }
+
+    [Theory] // next to pure water a meter's own error is the larger part
+    [InlineData(25, 0)]
+    [InlineData(60, 3)]
+    public void Pure_water_is_questioned_only_beyond_a_meter_s_own_error(double measured, int questions) =>
+        Assert.Equal((questions, null), (new Mix([(new("rain", 12), 1)], []).Questions(measured).Count, Mix.Off(measured, 12)));
 
     [Fact]
     public void A_plant_gets_the_recipe_nearest_to_its_strength_that_its_roots_bear()

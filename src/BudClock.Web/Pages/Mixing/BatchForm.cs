@@ -30,11 +30,11 @@ public sealed record MeasurementAsks(IReadOnlyList<string> Questions, IReadOnlyL
 
     public static MeasurementAsks Of(Mix mix, string bottle, double? measuredPpm, double? ph, IEnumerable<PlantDue> plants)
     {
-        var off = measuredPpm is { } ppm ? mix.Off(ppm) : 0;
+        var off = measuredPpm is { } ppm ? Mix.Off(ppm, mix.TdsPpm) : null;
         return new(
             measuredPpm is { } measured ? mix.Questions(measured) : [],
             BottleToMix.Warn(bottle, measuredPpm ?? mix.TdsPpm, ph, plants),
-            FormattableString.Invariant($"{measuredPpm:0} ppm measured, {mix.TdsPpm:0} ppm meant: {Math.Abs(off) * 100:0} % {(off > 0 ? "stronger" : "weaker")}."));
+            FormattableString.Invariant($"{measuredPpm:0} ppm measured, {mix.TdsPpm:0} ppm meant{(off is { } share ? FormattableString.Invariant($": {Math.Abs(share) * 100:0} % {(share > 0 ? "stronger" : "weaker")}") : "")}."));
     }
 
     /// <summary>Everything that was asked has been answered.</summary>

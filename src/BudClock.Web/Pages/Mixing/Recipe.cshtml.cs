@@ -47,7 +47,7 @@ public sealed class RecipeModel(Glasshouse glasshouse, ShelfStore store) : Mixin
         if (For is null) Fill();
         Pad();
         if (Read(code) is { } recipe) WorkOut(recipe);
-        if (!Request.Query.ContainsKey(nameof(For))) Faults.Clear(); // nothing was typed yet
+        if (Known is null && !Request.Query.ContainsKey(nameof(Waters))) Faults.Clear(); // nothing was typed yet
         return Page();
     }
 
