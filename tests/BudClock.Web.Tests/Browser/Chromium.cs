@@ -31,6 +31,14 @@ public sealed class Chromium : IDisposable
         return this;
     }
 
+    /// <summary>Shows the evening colours, or the day's again; at once, since colours that are still turning can't be judged.</summary>
+    public Chromium Darken(bool dark)
+    {
+        static Dictionary<string, object> Feature(string name, string value) => new() { ["name"] = name, ["value"] = value };
+        driver.ExecuteCdpCommand("Emulation.setEmulatedMedia", new() { ["features"] = new[] { Feature("prefers-color-scheme", dark ? "dark" : "light"), Feature("prefers-reduced-motion", "reduce") } });
+        return this;
+    }
+
     public Chromium Open(string path)
     {
         driver.Navigate().GoToUrl(Address + path);

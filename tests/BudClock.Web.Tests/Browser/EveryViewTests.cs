@@ -25,16 +25,22 @@ public class EveryViewTests
         using var browser = new Chromium(site.Address);
         foreach (var view in views)
         {
-            browser.Resize(1280).Open(view);
+            browser.Resize(1280).Darken(false).Open(view);
             browser.Run("document.querySelectorAll('details').forEach((fold) => fold.open = true)");
             foreach (var width in (int[])[1280, 768, 390, 320])
             {
                 browser.Resize(width);
                 Assert.True(browser.Overflow <= 0, $"{view} at {width} is {browser.Overflow} px too wide");
-                var findings = width is 1280 or 390 ? browser.AxeFindings() : [];
-                Assert.True(findings is { Count: 0 }, $"{view} at {width}: {string.Join("\n", findings)}");
+                if (width is 1280 or 390) Suits(browser, $"{view} at {width}");
             }
+            Suits(browser.Darken(true), $"{view} in the evening");
         }
+    }
+
+    static void Suits(Chromium browser, string where)
+    {
+        var findings = browser.AxeFindings();
+        Assert.True(findings is { Count: 0 }, $"{where}: {string.Join("\n", findings)}");
     }
 
     [Fact]
