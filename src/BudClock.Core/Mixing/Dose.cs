@@ -15,6 +15,9 @@ public sealed record Dose(Feed Feed, double Grams, double Litres)
     /// <summary>Its share of the label's full dose; null where the label gives none.</summary>
     public double? LabelShare => Feed.LabelGramsPerLitre is { } full ? Grams / Litres / full : null;
 
+    /// <summary>"0.6 g"; a liquid whose density is known is poured, "1.2 mL".</summary>
+    public string Words => Feed is { Form: Feed.Liquid, GramsPerMl: { } ml } ? FormattableString.Invariant($"{Grams / ml:0.##} mL") : FormattableString.Invariant($"{Grams:0.##} g");
+
     /// <summary>How much for a strength in ppm of nitrogen; null for a feed without nitrogen.</summary>
     public static Dose? ForNitrogen(Feed feed, double ppmN, double litres) => feed.NPercent > 0 ? new(feed, ppmN * litres / (feed.NPercent * 10), litres) : null;
 

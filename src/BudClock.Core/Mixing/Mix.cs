@@ -40,7 +40,7 @@ public sealed record Mix(IReadOnlyList<(Water Water, double Litres)> Waters, IRe
     public string Words(bool us = false) => string.Join("; ", new[]
     {
         string.Join(", ", Waters.Where(part => part.Litres > 0).Select(part => $"{Volumes.Words(part.Litres, us)} {part.Water.Name}")),
-        string.Join(", ", Doses.Select(dose => FormattableString.Invariant($"{dose.Grams:0.##} g {dose.Feed.Name}"))),
+        string.Join(", ", Doses.Select(dose => $"{dose.Words} {dose.Feed.Name}")),
     }.Where(part => part.Length > 0));
 }
 

@@ -1,4 +1,5 @@
 using BudClock.Core.Feeding;
+using BudClock.Core.Journal;
 using BudClock.Core.Mixing;
 using BudClock.Data;
 
@@ -15,6 +16,11 @@ public sealed class IndexModel(Glasshouse glasshouse, ShelfStore store) : Mixing
 
     public void OnGet() { }
 
-    /// <summary>A litre of a recipe, in one line; what keeps it from being mixed where it cannot be.</summary>
-    public string Litre(Recipe recipe) => recipe.In(1, Shelf) is { Mix: { } mix } ? mix.Words(Today.Garden.UsUnits) : string.Join(" ", recipe.In(1, Shelf).Faults);
+    /// <summary>A litre of a recipe, or in a US garden a gallon, in one line; what keeps it from being mixed where it cannot be.</summary>
+    public string InOne(Recipe recipe)
+    {
+        var us = Today.Garden.UsUnits;
+        var (mix, faults) = recipe.In(us ? Unit.Gal.Factor / 1000 : 1, Shelf);
+        return mix is null ? string.Join(" ", faults) : $"In a {(us ? "gallon" : "litre")}: {mix.Words(us)}";
+    }
 }
