@@ -1,3 +1,4 @@
+using System.Runtime.InteropServices;
 using BudClock.Core.Journal;
 using Microsoft.EntityFrameworkCore;
 
@@ -9,7 +10,7 @@ namespace BudClock.Data;
 /// </summary>
 static class EntryReader
 {
-    const string Sql = """SELECT PlantId, Id, "On", Kind, Organ, Value, Unit, Text, Logged, Struck, File, Mix, {0} FROM Entries ORDER BY PlantId, Logged, Id""";
+    const string Sql = """SELECT PlantId, Id, "On", Kind, Organ, Value, Unit, Text, Logged, Struck, File, Mix, {0} FROM Entries""";
 
     /// <summary>The entries of each plant by its key, in the order in which they were written down.</summary>
     /// <param name="acts">Read the acts too, which nothing but an export and the undo need.</param>
@@ -21,14 +22,17 @@ static class EntryReader
         command.CommandText = string.Format(System.Globalization.CultureInfo.InvariantCulture, Sql, acts ? "Act" : "NULL");
         await using var rows = await command.ExecuteReaderAsync();
         var byPlant = new Dictionary<int, List<Entry>>();
-        var (plant, entries) = (0, new List<Entry>());
         while (rows.Read())
         {
-            if (rows.GetInt32(0) is var next && next != plant) byPlant[plant = next] = entries = [];
-            entries.Add(Entry(rows, days));
+            ref var entries = ref CollectionsMarshal.GetValueRefOrAddDefault(byPlant, rows.GetInt32(0), out _);
+            (entries ??= []).Add(Entry(rows, days));
         }
+        foreach (var entries in byPlant.Values) entries.Sort(AsWritten);
         return byPlant;
     }
+
+    /// <summary>Sorted here and not by the database, which would copy every row to do it.</summary>
+    static int AsWritten(Entry a, Entry b) => a.Logged.CompareTo(b.Logged) is var order && order != 0 ? order : a.Id.CompareTo(b.Id);
 
     static Entry Entry(System.Data.Common.DbDataReader row, Dictionary<string, DateOnly> days) => new()
     {
