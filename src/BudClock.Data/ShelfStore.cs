@@ -22,6 +22,14 @@ public sealed class ShelfStore(IDbContextFactory<GardenDb> databases)
         await db.SaveChangesAsync();
     }
 
+    /// <summary>Puts all of a shelf on it at once.</summary>
+    public async Task SaveAllAsync(Shelf shelf)
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        await TakeAsync(db, shelf);
+        await db.SaveChangesAsync();
+    }
+
     /// <summary>Takes something off the shelf; batches that were mixed from it keep their words.</summary>
     public async Task RemoveAsync<T>(Expression<Func<T, bool>> which) where T : class
     {

@@ -105,4 +105,21 @@ public class MixingPageTests
         Assert.Contains("nothing has to be mixed", (await site.PageAsync("/mixing/today")).QuerySelector("main").Words());
         Assert.Equal("0", (await site.PageAsync("/mixing/batches")).QuerySelectorAll("tbody tr").Length.ToString(CultureInfo.InvariantCulture));
     }
+
+    [Fact]
+    public async Task A_bare_shelf_begins_with_examples_once_and_a_newcomer_can_mix()
+    {
+        await using var site = await Site.EmptyAsync(new(2031, 5, 24));
+        await site.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Latitude", "51"), ("Form.Longitude", "0"), ("Form.TimeZone", "UTC"));
+        await site.PostAsync("/plants/new?place=bench", ("Form.Tag", "D-1"), ("Form.Taxon", "Drosera capensis"), ("Form.Place", "bench"), ("Form.PotDiameter", "9"));
+        Assert.Contains("There is no recipe for the plain bottle yet.", (await site.PageAsync("/mixing/today")).QuerySelector("main").Words());
+        await site.PostAsync("/mixing?handler=Examples");
+        Assert.Contains("Stir, wait, measure: 10 ppm", (await site.PageAsync("/mixing/today")).QuerySelector("main").Words());
+        var shelf = await site.PageAsync("/mixing");
+        Assert.DoesNotContain("Begin with examples", shelf.QuerySelector("main").Words());
+        Assert.Contains("Tap (example) was never measured", shelf.QuerySelector("main").Words());
+        await site.PostAsync("/mixing/waters/rain", ("Name", "Butt"), ("Kind", "rain"), ("Tds", "17"));
+        await site.PostAsync("/mixing?handler=Examples"); // a page that had stood open: what was changed stays
+        Assert.Contains("Butt rain", (await site.PageAsync("/mixing")).QuerySelector("main").Words());
+    }
 }

@@ -15,7 +15,10 @@ public sealed record Shelf
 
     public IReadOnlyList<Trial> Trials { get; init; } = [];
 
-    public bool IsEmpty => Waters.Count + Feeds.Count + Recipes.Count + Batches.Count + Trials.Count == 0 && Tools == Tools.Usual;
+    /// <summary>Nothing stands on it yet; what one measures with may be known.</summary>
+    public bool IsBare => Waters.Count + Feeds.Count + Recipes.Count + Batches.Count + Trials.Count == 0;
+
+    public bool IsEmpty => IsBare && Tools == Tools.Usual;
 
     public Water? Water(string? code) => Waters.FirstOrDefault(water => water.Code == code);
 

@@ -112,6 +112,18 @@ public class StrengthTests
         Assert.Empty(Recipe("fine", Bottles.Growth, ("kelp", "50 %")).Cautions(Shelf, new(2031, 5, 24)));
     }
 
+    [Fact] // the bottles of rule F1, and F8: a leaf mist of about 100 ppm
+    public void The_example_shelf_fills_every_bottle_within_what_fine_roots_bear()
+    {
+        var shelf = ExampleShelf.Shelf;
+        Assert.Equal(Bottles.All.Order(), shelf.Recipes.Select(recipe => recipe.Bottle).Order());
+        Assert.All(shelf.Waters, water => Assert.Null(water.Fault()));
+        Assert.All(shelf.Feeds, feed => Assert.Null(feed.Fault()));
+        Assert.All(shelf.Recipes, recipe => Assert.Empty(recipe.In(1, shelf).Faults));
+        Assert.All(shelf.Recipes, recipe => Assert.Empty(Ceiling.Usual.Warnings(shelf.Litre(recipe)!.TdsPpm, null, "fine roots")));
+        Assert.InRange(shelf.Litre(shelf.Recipe("mist"))!.TdsPpm, 90, 110);
+    }
+
     [Fact] // NIST Handbook 44, appendix C, and SP 811: US gallon 3.785411784 L, cup 236.588 mL, teaspoon 4.929 mL, ounce 28.3495 g; metric drop 0.05 mL (common practice)
     public void Kitchen_and_laboratory_units_are_those_of_the_standards() => Assert.Equal(
         (3785.411784, 236.588, 4.929, 28.3495, 4546.09, 0.05),
@@ -134,7 +146,7 @@ public class StrengthTests
         Assert.Equal(50 + 57.5, mix!.Elements.N, 0.01); // 1.15 g/L × 5 % × 10
         Assert.Equal(40 + 250 + (1.15 * 306), mix.TdsPpm, 0.5); // waters 0.9 × 10 + 0.1 × 310; 0.25 g/L; 30.6 % salts of 1.15 g/L
         Assert.Equal(2.3 / 1000 * 10, mix.Cost!.Value, 1e-9);
-        Assert.Equal("1.8 L rain, 200 mL tap; 0.5 g Balanced, 2.3 g Bloom", mix.Words());
+        Assert.Equal("1.8 L rain, 200 mL tap; 0.5 g Balanced, 2 mL Bloom", mix.Words());
     }
 
     [Fact]

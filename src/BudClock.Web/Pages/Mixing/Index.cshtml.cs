@@ -2,6 +2,7 @@ using BudClock.Core.Feeding;
 using BudClock.Core.Journal;
 using BudClock.Core.Mixing;
 using BudClock.Data;
+using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.Mixing;
 
@@ -15,6 +16,13 @@ public sealed class IndexModel(Glasshouse glasshouse, ShelfStore store) : Mixing
     public IEnumerable<Batch> LastBatches => Shelf.Batches.Reverse().Take(Last);
 
     public void OnGet() { }
+
+    /// <summary>Begins an empty shelf with generic examples.</summary>
+    public async Task<IActionResult> OnPostExamplesAsync()
+    {
+        if (Shelf.IsBare) await Store.SaveAllAsync(ExampleShelf.Shelf);
+        return await SavedAsync();
+    }
 
     /// <summary>A litre of a recipe, or in a US garden a gallon, in one line; what keeps it from being mixed where it cannot be.</summary>
     public string InOne(Recipe recipe)
