@@ -33,6 +33,7 @@ public sealed record Unit(string Symbol, Dimension Dimension, double Factor, dou
     public static readonly Unit Tsp = new("tsp", Dimension.Volume, GallonMl / 768, 0, "teaspoon", "teaspoons");
     public static readonly Unit Tbsp = new("tbsp", Dimension.Volume, GallonMl / 256, 0, "tablespoon", "tablespoons");
     public static readonly Unit Gal = new("gal", Dimension.Volume, GallonMl, 0, "gallon", "gallons");
+    public static readonly Unit Qt = new("qt", Dimension.Volume, GallonMl / 4, 0, "quart", "quarts");
     public static readonly Unit ImpGal = new("imp gal", Dimension.Volume, ImperialGallonMl, 0, "imperial gallon", "imperial gallons");
 
     /// <summary>Twenty to a millilitre (metric drop, common practice).</summary>
@@ -50,7 +51,7 @@ public sealed record Unit(string Symbol, Dimension Dimension, double Factor, dou
     public static readonly Unit Percent = new("%", Dimension.Share, 1, 0, "percent");
 
     public static readonly IReadOnlyList<Unit> All =
-        [Cm, Mm, M, In, Ft, Ml, L, FlOz, Cup, Tsp, Tbsp, Gal, ImpGal, Drop, G, Kg, Oz, Lb, C, F, Ppm, Percent];
+        [Cm, Mm, M, In, Ft, Ml, L, FlOz, Cup, Tsp, Tbsp, Gal, Qt, ImpGal, Drop, G, Kg, Oz, Lb, C, F, Ppm, Percent];
 
     static readonly Dictionary<string, Unit> ByName = All
         .SelectMany(unit => unit.Aliases.Append(unit.Symbol.ToLowerInvariant()), (unit, name) => (unit, name))

@@ -1,5 +1,6 @@
 using BudClock.Core.Journal;
 using BudClock.Core.Mixing;
+using BudClock.Core.Notes;
 using CsCheck;
 
 namespace BudClock.Core.Tests.Mixing;
@@ -112,6 +113,11 @@ public class StrengthTests
         Assert.Empty(Recipe("fine", Bottles.Growth, ("kelp", "50 %")).Cautions(Shelf, new(2031, 5, 24)));
     }
 
+    [Fact]
+    public void A_volume_in_a_field_is_read_as_what_it_was() =>
+        (from litres in Gen.Double[0.2, 100] from us in Gen.Bool select (litres, us)).Sample(x =>
+            Assert.Equal(x.litres, AmountReader.Read(Volumes.Typed(x.litres, x.us), null)!.Value.InBase / 1000, x.litres * 0.003));
+
     [Fact] // the bottles of rule F1, and F8: a leaf mist of about 100 ppm
     public void The_example_shelf_fills_every_bottle_within_what_fine_roots_bear()
     {
@@ -176,7 +182,9 @@ public class StrengthTests
     [InlineData(2.4, false, "2.4 L")]
     [InlineData(0.35, false, "350 mL")]
     [InlineData(3.785411784, true, "1 gal")]
-    [InlineData(0.35, true, "11.83 fl oz")]
+    [InlineData(9.5, true, "2.51 gal")]
+    [InlineData(0.35, true, "12 fl oz")]
+    [InlineData(0.02, true, "0.7 fl oz")]
     public void Volumes_are_said_as_jugs_do(double litres, bool us, string words) => Assert.Equal(words, Volumes.Words(litres, us));
 
     [Theory]

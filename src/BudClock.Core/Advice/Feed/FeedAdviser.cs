@@ -82,13 +82,18 @@ public sealed class FeedAdviser : IAdviser
         return Say(now, bottle, Verdict.Do, $"{why}: {Bottled(now, bottle)} ({bottle.Why}).", [because]);
     }
 
-    /// <summary>"growth bottle (Growth mix), 25 % of the label, about 98 ppm N".</summary>
+    /// <summary>"growth bottle, 25 % of the label, 50 ppm N in Growth mix"; where the recipe is far from that, what it has instead.</summary>
     static string Bottled(Situation now, BottleChoice bottle)
     {
         var recipe = BottleChoice.RecipeOf(now, bottle.Bottle);
-        var nitrogen = now.Around.Shelf.Litre(recipe)?.Elements.N;
-        var byHand = BottleChoice.SetByHand(now) is { } set && set == recipe;
-        return string.Create(CultureInfo.InvariantCulture, $"{(byHand ? recipe!.Name + ", which you chose for it" : $"{bottle.Bottle} bottle, {FeedStrength.Of(now, bottle).Words}")}{(nitrogen is { } ppm ? $", {ppm:0} ppm N in {(byHand ? "it" : recipe!.Name)}" : "")}");
+        var strength = FeedStrength.Of(now, bottle);
+        var mix = now.Around.Shelf.Litre(recipe);
+        if (mix is null) return $"{bottle.Bottle} bottle, {strength.Words}";
+        var nitrogen = string.Create(CultureInfo.InvariantCulture, $"{mix.Elements.N:0} ppm N");
+        if (BottleChoice.SetByHand(now) is { } set && set == recipe) return $"{recipe.Name}, which you chose for it, {nitrogen} in it";
+        return mix.LabelShare > 0 && Math.Abs((mix.LabelShare * 100 / strength.Percent) - 1) > Mix.QuestionedShare
+            ? string.Create(CultureInfo.InvariantCulture, $"{bottle.Bottle} bottle, {strength.Words}; {recipe!.Name} has {mix.LabelShare * 100:0} %, {nitrogen}")
+            : $"{bottle.Bottle} bottle, {strength.Words}, {nitrogen} in {recipe!.Name}";
     }
 
     Advice Hold(Situation now, Ground ground, string reason, Condition condition) => new(Topics.Feed, Rule, Verdict.Hold, null, reason, [condition]) { Ground = ground };

@@ -56,7 +56,7 @@ public sealed class TodayModel(Glasshouse glasshouse, ShelfStore store) : Mixing
     /// <summary>What stands in the measuring fields of a bottle: what was typed, for the one that came back.</summary>
     public BatchForm FormOf(BottleToMix bottle) => IsBack(bottle) ? Form : new()
     {
-        Litres = Volumes.Words(bottle.Litres, Today.Garden.UsUnits),
+        Litres = Volumes.Typed(bottle.Litres, Today.Garden.UsUnits),
         Tags = [.. bottle.Plants.Select(due => due.Tag)],
     };
 

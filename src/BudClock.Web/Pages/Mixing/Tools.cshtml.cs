@@ -28,7 +28,7 @@ public sealed class ToolsModel(Glasshouse glasshouse, ShelfStore store) : Mixing
     public void OnGet()
     {
         var tools = Shelf.Tools;
-        (Scale, Spoon, Syringe, Bottle, Reserve, Meter) = (Shown(tools.ScaleGrams), tools.SpoonTsp == 0.125 ? "1/8" : Shown(tools.SpoonTsp), Shown(tools.SyringeMl), Volumes.Words(tools.BottleLitres, Today.Garden.UsUnits), Shown(tools.ReservePercent), Shown(tools.MeterScale));
+        (Scale, Spoon, Syringe, Bottle, Reserve, Meter) = (Shown(tools.ScaleGrams), tools.SpoonTsp == 0.125 ? "1/8" : Shown(tools.SpoonTsp), Shown(tools.SyringeMl), Volumes.Typed(tools.BottleLitres, Today.Garden.UsUnits), Shown(tools.ReservePercent), Shown(tools.MeterScale));
     }
 
     public async Task<IActionResult> OnPostAsync()
