@@ -87,7 +87,12 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
     }
 
     /// <summary>A small list or map in one column.</summary>
-    static void AsJson<T, TJson>(PropertyBuilder<T> property, Func<T, TJson> toJson, Func<TJson, T> from) => property.HasConversion(
-        new ValueConverter<T, string>(value => JsonSerializer.Serialize(toJson(value), JsonSerializerOptions.Default), json => from(JsonSerializer.Deserialize<TJson>(json, JsonSerializerOptions.Default)!)),
-        new ValueComparer<T>((a, b) => JsonSerializer.Serialize(toJson(a!), JsonSerializerOptions.Default) == JsonSerializer.Serialize(toJson(b!), JsonSerializerOptions.Default), value => value!.GetHashCode(), value => value));
+    static void AsJson<T, TJson>(PropertyBuilder<T> property, Func<T, TJson> toJson, Func<TJson, T> from)
+    {
+        Func<T, string> write = value => JsonSerializer.Serialize(toJson(value));
+        Func<string, T> read = json => from(JsonSerializer.Deserialize<TJson>(json)!);
+        property.HasConversion(
+            new ValueConverter<T, string>(value => write(value), json => read(json)),
+            new ValueComparer<T>((a, b) => write(a!) == write(b!), value => write(value).GetHashCode(StringComparison.Ordinal), value => value));
+    }
 }

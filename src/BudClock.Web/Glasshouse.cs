@@ -129,7 +129,12 @@ public sealed class GardenDay
     {
         var here = Plants.Where(a => !a.Gone && a.Plant.Place is not null).ToLookup(a => a.Plant.Place!, a => a.Plant.Tag);
         var places = Places.SelectMany(p => (string[])[p.Name, p.Code], (place, name) => (place, name)).DistinctBy(p => p.name, StringComparer.OrdinalIgnoreCase);
-        return new(Tags, day ?? Day, Garden.UsUnits) { Books = tag => Find(tag)?.Book, Batches = [.. Shelf.Batches.Where(batch => batch.ThrownAway is null).Select(batch => batch.Code)], Places = places.ToDictionary(p => p.name, p => (IReadOnlyList<string>)[.. here[p.place.Code]]) };
+        return new(Tags, day ?? Day, Garden.UsUnits)
+        {
+            Books = tag => Find(tag)?.Book,
+            Batches = [.. Shelf.Batches.Where(batch => batch.ThrownAway is null).Select(batch => batch.Code)],
+            Places = places.ToDictionary(p => p.name, p => (IReadOnlyList<string>)[.. here[p.place.Code]]),
+        };
     }
 
     /// <summary>The plant of that tag in any case, or null.</summary>

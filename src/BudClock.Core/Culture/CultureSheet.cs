@@ -33,7 +33,11 @@ public sealed record CultureSheet(
     /// <summary>The sheet with the rules, thresholds and schools of another where it has none of its own.</summary>
     public CultureSheet Over(CultureSheet basis) => this with
     {
-        Rules = basis.Rules.Where(rule => !Rules.ContainsKey(rule.Key)).Concat(Rules.Select(rule => new KeyValuePair<string, RuleSheet>(rule.Key, basis.Rule(rule.Key) is { } other ? rule.Value.Over(other) : rule.Value))).ToDictionary(),
+        Rules = basis.Rules.Keys.Union(Rules.Keys).ToDictionary(id => id, id => (Rule(id), basis.Rule(id)) switch
+        {
+            ({ } own, { } other) => own.Over(other),
+            (var own, var other) => (own ?? other)!,
+        }),
         Schools = Schools.Concat(basis.Schools.Where(school => !Schools.ContainsKey(school.Key))).ToDictionary(),
     };
 

@@ -11,7 +11,8 @@ public sealed record SaltWatch(Assessment Plant, int FeedsSince, DateOnly? Flush
     /// <summary>Plants that were ever fed, flushed or measured, those with a flush due first, then by feeds since.</summary>
     public static IReadOnlyList<SaltWatch> Of(IEnumerable<Assessment> plants) =>
     [
-        .. plants.Where(a => a is { Gone: false, Situation: not null }).Select(Read).Where(row => row.FeedsSince > 0 || row.Flushed is not null || row.RunOffPpm is not null || row.Flush is not null)
+        .. plants.Where(a => a is { Gone: false, Situation: not null }).Select(Read)
+            .Where(row => row.FeedsSince > 0 || row.Flushed is not null || row.RunOffPpm is not null || row.Flush is not null)
             .OrderBy(row => row.Flush is null).ThenByDescending(row => row.FeedsSince).ThenBy(row => row.Plant.Plant.Tag, StringComparer.Ordinal),
     ];
 

@@ -17,10 +17,13 @@ public sealed record TodaysMix(DateOnly Until, IReadOnlyList<BottleToMix> ToMix)
     /// <param name="until">Plants whose water is expected by this day are counted in; today for those due now.</param>
     public static TodaysMix Of(IEnumerable<Assessment> plants, IReadOnlyList<SharedVessel> trays, Shelf shelf, DateOnly until)
     {
-        var filled = trays.Where(tray => tray.Advice is { Verdict: not Verdict.Hold }).SelectMany(tray => tray.Plants.Except(tray.Out.Select(pair => pair.Plant))).Select(a => a.Plant.Tag).ToHashSet();
-        var due = plants.Where(a => a is { Gone: false, Situation: not null }).SelectMany(a => Due(a, until, filled.Contains(a.Plant.Tag))).ToList();
-        return new(until, [.. due.GroupBy(plant => (plant.Bottle, Code: plant.Recipe?.Code)).OrderBy(group => Bottles.All.ToList().IndexOf(group.Key.Bottle)).ThenBy(group => group.Key.Code, StringComparer.Ordinal)
-            .Select(group => BottleToMix.Of(group.Key.Bottle, group.First().Recipe, [.. group], shelf))]);
+        var filled = trays.Where(tray => tray.Advice is { Verdict: not Verdict.Hold })
+            .SelectMany(tray => tray.Plants.Except(tray.Out.Select(pair => pair.Plant))).Select(a => a.Plant.Tag).ToHashSet();
+        var bottles = plants.Where(a => a is { Gone: false, Situation: not null })
+            .SelectMany(a => Due(a, until, filled.Contains(a.Plant.Tag)))
+            .GroupBy(plant => (plant.Bottle, Code: plant.Recipe?.Code))
+            .OrderBy(group => Bottles.All.ToList().IndexOf(group.Key.Bottle)).ThenBy(group => group.Key.Code, StringComparer.Ordinal);
+        return new(until, [.. bottles.Select(group => BottleToMix.Of(group.Key.Bottle, group.First().Recipe, [.. group], shelf))]);
     }
 
     static IEnumerable<PlantDue> Due(Assessment plant, DateOnly until, bool trayDue)
@@ -29,16 +32,27 @@ public sealed record TodaysMix(DateOnly Until, IReadOnlyList<BottleToMix> ToMix)
         var feed = plant.Advice.FirstOrDefault(advice => advice.Topic == Topics.Feed && advice.LoggedAs == EntryKinds.Fed);
         if (feed is { Bottle: Bottles.Leaf, Verdict: Verdict.Do }) yield return new(plant, Bottles.Leaf, BottleChoice.RecipeOf(now, Bottles.Leaf), MistMl, plant.On, feed.Reason);
         var water = plant.Advice.Where(advice => advice.Topic is Topics.FirstSoak or Topics.Water && Gives(advice)).MinBy(advice => advice.Verdict);
-        var day = trayDue || water is { Verdict: not Verdict.Hold } ? plant.On : water is { Ground: Ground.Interval, Due: { } next } && next <= until ? next : (DateOnly?)null;
-        if (day is not { } on) yield break;
-        var bottle = feed is { Bottle: { } wanted and not Bottles.Leaf } && !trayDue && feed.Due <= on ? wanted : Bottles.Plain;
-        yield return new(plant, bottle, BottleChoice.RecipeOf(now, bottle), (trayDue ? WaterNeed.OfTray(plant.Plant) : WaterNeed.Of(plant.Plant, now.Journal)).Ml, on, bottle == Bottles.Plain ? water?.Reason ?? "Its tray is low." : feed!.Reason);
+        if ((trayDue ? plant.On : DayOf(water, plant.On, until)) is not { } on) yield break;
+        var need = trayDue ? WaterNeed.OfTray(plant.Plant) : WaterNeed.Of(plant.Plant, now.Journal);
+        var fed = feed is { Bottle: not (null or Bottles.Leaf or Bottles.Plain) } && !trayDue && feed.Due <= on ? feed : null;
+        var bottle = fed?.Bottle ?? Bottles.Plain;
+        yield return new(plant, bottle, BottleChoice.RecipeOf(now, bottle), need.Ml, on, fed?.Reason ?? water?.Reason ?? "Its tray is low.");
     }
+
+    /// <summary>Today for what asks for water, a later day where it is expected in time; else none.</summary>
+    static DateOnly? DayOf(Advice.Advice? water, DateOnly today, DateOnly until) => water switch
+    {
+        { Verdict: not Verdict.Hold } => today,
+        { Ground: Ground.Interval, Due: { } next } when next <= until => next,
+        _ => null,
+    };
 
     static readonly EntryKind[] Waters = [EntryKinds.Watered, EntryKinds.Soaked, EntryKinds.ToppedUp];
 
     /// <summary>Moving a plant to its tray, or flushing it, gives it no bottle.</summary>
-    static bool Gives(Advice.Advice water) => water.Topic == Topics.FirstSoak ? water.Verdict is Verdict.Do : water is { Rule: "W2" } or { Verdict: Verdict.Hold, Ground: Ground.Interval } || water.LoggedAs == EntryKinds.Tray || Waters.Contains(water.LoggedAs);
+    static bool Gives(Advice.Advice water) => water.Topic == Topics.FirstSoak
+        ? water.Verdict is Verdict.Do
+        : water is { Rule: "W2" } or { Verdict: Verdict.Hold, Ground: Ground.Interval } || water.LoggedAs == EntryKinds.Tray || Waters.Contains(water.LoggedAs);
 }
 
 /// <summary>A plant that gets a bottle.</summary>
@@ -55,7 +69,8 @@ public sealed record PlantDue(Assessment Plant, string Bottle, Recipe? Recipe, d
 /// <param name="Mix">What goes in; null while there is no recipe, or one that cannot be mixed.</param>
 /// <param name="Faults">Why it cannot be mixed, as sentences.</param>
 /// <param name="Warnings">Plants whose roots do not bear it, as sentences.</param>
-public sealed record BottleToMix(string Bottle, Recipe? Recipe, IReadOnlyList<PlantDue> Plants, double Need, double Litres, Mix? Mix, IReadOnlyList<string> Faults, IReadOnlyList<string> Warnings)
+public sealed record BottleToMix(
+    string Bottle, Recipe? Recipe, IReadOnlyList<PlantDue> Plants, double Need, double Litres, Mix? Mix, IReadOnlyList<string> Faults, IReadOnlyList<string> Warnings)
 {
     public static BottleToMix Of(string bottle, Recipe? recipe, IReadOnlyList<PlantDue> plants, Shelf shelf)
     {
@@ -71,7 +86,9 @@ public sealed record BottleToMix(string Bottle, Recipe? Recipe, IReadOnlyList<Pl
 
     static List<string> OfSheets(double tdsPpm, double? ph, List<PlantDue> due) =>
     [
-        .. due.GroupBy(plant => plant.Plant.Situation!.Sheet.Title)
-            .SelectMany(sheet => SaltAdviser.Of(sheet.First().Plant.Situation!.Sheet).Warnings(tdsPpm, ph, $"{string.Join(", ", sheet.Select(plant => plant.Tag))} ({sheet.Key.ToLowerInvariant()})")),
+        .. from sheet in due.GroupBy(plant => plant.Plant.Situation!.Sheet.Title)
+           let whose = $"{string.Join(", ", sheet.Select(plant => plant.Tag))} ({sheet.Key.ToLowerInvariant()})"
+           from warning in SaltAdviser.Of(sheet.First().Plant.Situation!.Sheet).Warnings(tdsPpm, ph, whose)
+           select warning,
     ];
 }

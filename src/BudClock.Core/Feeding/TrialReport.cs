@@ -25,17 +25,19 @@ public sealed record TrialReport(Trial Trial, IReadOnlyList<TrialPlant> Plants, 
         var here = plants.Where(a => a is { Gone: false, Situation: not null }).ToList();
         var chosen = here.Where(a => trial.Plants.Contains(a.Plant.Tag)).ToList();
         var genera = chosen.Select(a => a.Plant.Genus).Where(genus => genus is not null).ToHashSet(StringComparer.OrdinalIgnoreCase);
-        var rows = here.Where(a => chosen.Contains(a) || (a.Plant.Genus is { } genus && genera.Contains(genus))).Select(a => Row(a, chosen.Contains(a), trial)).OrderByDescending(row => row.OnTrial).ToList();
+        var rows = here.Where(a => chosen.Contains(a) || (a.Plant.Genus is { } genus && genera.Contains(genus)))
+            .Select(a => Row(a, chosen.Contains(a), trial)).OrderByDescending(row => row.OnTrial).ToList();
         var day = (trial.Ended ?? today).DayNumber - trial.From.DayNumber;
         return new(trial, rows, day, Conclude(rows, day));
     }
 
     static TrialPlant Row(Assessment plant, bool onTrial, Trial trial)
     {
-        var end = trial.Ended ?? plant.On;
-        var rates = plant.Situation!.Series.Select(series => (Before: Rate(series, trial.From.AddDays(-Trial.Days), trial.From), Since: Rate(series, trial.From, end)))
+        var (start, end) = (trial.From.AddDays(-Trial.Days), trial.Ended ?? plant.On);
+        var rates = plant.Situation!.Series.Select(series => (Before: Rate(series, start, trial.From), Since: Rate(series, trial.From, end)))
             .Where(pair => pair.Before is > 0 && pair.Since is not null).OrderByDescending(pair => pair.Before).FirstOrDefault();
-        var changed = plant.Situation.Journal.Of(OtherChanges).Where(e => e.On >= trial.From.AddDays(-Trial.Days) && e.On <= end).Select(e => $"{e.Kind.Words.ToLowerInvariant()} {Dates.Short(e.On)}").ToList();
+        var changed = plant.Situation.Journal.Of(OtherChanges).Where(e => e.On >= start && e.On <= end)
+            .Select(e => $"{e.Kind.Words.ToLowerInvariant()} {Dates.Short(e.On)}").ToList();
         return new(plant, onTrial, rates.Before * 7, rates.Since * 7, rates.Since / rates.Before, changed);
     }
 

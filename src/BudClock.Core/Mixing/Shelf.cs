@@ -35,10 +35,16 @@ public sealed record Shelf
     /// <param name="percent">The wanted share of the label's dose, percent.</param>
     /// <param name="bearsPpm">What the roots bear, ppm; where nothing on the shelf is below, the purest is taken.</param>
     public Recipe? For(string bottle, double percent, double bearsPpm) =>
-        Recipes.Where(recipe => recipe.Bottle == bottle && !recipe.Feeds.Keys.Any(code => Feed(code)?.Stimulant == true) && !Trials.Any(trial => trial.Recipe == recipe.Code && trial.Ended is null))
+        Recipes.Where(recipe => recipe.Bottle == bottle && !ForChosenOnly(recipe))
             .Select(recipe => (Recipe: recipe, Mix: Litre(recipe)))
-            .OrderBy(pair => pair.Mix is null).ThenBy(pair => Math.Max(0, (pair.Mix?.TdsPpm ?? 0) - bearsPpm)).ThenBy(pair => Math.Abs(((pair.Mix?.LabelShare ?? 0) * 100) - percent)).ThenBy(pair => pair.Recipe.Code, StringComparer.Ordinal)
+            .OrderBy(pair => pair.Mix is null)
+            .ThenBy(pair => Math.Max(0, (pair.Mix?.TdsPpm ?? 0) - bearsPpm))
+            .ThenBy(pair => Math.Abs(((pair.Mix?.LabelShare ?? 0) * 100) - percent))
+            .ThenBy(pair => pair.Recipe.Code, StringComparer.Ordinal)
             .Select(pair => pair.Recipe).FirstOrDefault();
+
+    bool ForChosenOnly(Recipe recipe) =>
+        recipe.Feeds.Keys.Any(code => Feed(code)?.Stimulant == true) || Trials.Any(trial => trial.Recipe == recipe.Code && trial.Ended is null);
 
     /// <summary>One litre of a recipe; null while it cannot be mixed.</summary>
     public Mix? Litre(Recipe? recipe) => recipe?.In(1, this).Mix;

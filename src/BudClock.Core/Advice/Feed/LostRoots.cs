@@ -22,6 +22,8 @@ public sealed record LostRoots(DateOnly On, bool Live, Seen<double>? Longest, do
         var atBase = now.Journal.Of(EntryKinds.RootsAtBase).Any(e => e.On > lost.On);
         var length = now.Journal.Of(EntryKinds.RootLength).LastOrDefault(e => e.On > lost.On && e.Amount!.Value.InBase > 0);
         var strong = now.Needs("F7", "strong");
-        return new(lost.On, now.RootsDeadSince is null, atBase ? new(Math.Max(strong, length?.Amount!.Value.InBase ?? 0), lost.On) : length is null ? null : new(length.Amount!.Value.InBase, length.On), now.Needs("F7", "safe"), strong);
+        var measured = length is null ? null : new Seen<double>(length.Amount!.Value.InBase, length.On);
+        var longest = atBase ? new Seen<double>(Math.Max(strong, measured?.Value ?? 0), lost.On) : measured;
+        return new(lost.On, now.RootsDeadSince is null, longest, now.Needs("F7", "safe"), strong);
     }
 }

@@ -1,4 +1,3 @@
-using System.Globalization;
 using BudClock.Core.Journal;
 using BudClock.Core.Mixing;
 
@@ -15,7 +14,7 @@ public sealed class NotHungerAdviser : IAdviser
 
     public Advice? Advise(Situation now)
     {
-        if (now.Journal.Of(EntryKinds.Leaves) is not [.., { Text: "pale" or "yellowing" or "limp" or "scorched" } leaves] || leaves.On <= now.Today.AddDays(-SeenDays)) return null;
+        if (now.Journal.Of(EntryKinds.Leaves) is not [.., { Text: "pale" or "yellowing" or "limp" or "scorched" } leaves] || !Fresh(leaves, now)) return null;
         return Cause(now) is not { } cause ? null : new(Topics.Feed, Rule, Verdict.Hold, null,
             $"Leaves {leaves.Text}, {cause.Words}: that is not hunger, and more feed would only leave salt.",
             [Condition.Known("leaves", new(leaves.Text!), null, leaves.On), cause.Condition])
@@ -25,12 +24,19 @@ public sealed class NotHungerAdviser : IAdviser
     (string Words, Condition Condition)? Cause(Situation now)
     {
         var cold = now.Needs(Rule, "cold");
-        if (now.CoolestNightC is { } night && night.Value < cold) return (string.Create(CultureInfo.InvariantCulture, $"and a night of {night.Value:0.#} °C"), Condition.AtLeast("coolest night", night, cold, "°C"));
-        if (now.Journal.Of(EntryKinds.Medium) is [.., { Text: "wet" } wet] && wet.On > now.Today.AddDays(-SeenDays)) return ("and the medium is wet: look at the roots", new("medium", new("wet"), new("damp or dry"), null, false, wet.On));
-        if (now.Journal.Last(EntryKinds.Rot, EntryKinds.Pest) is { } ill && ill.On > now.Today.AddDays(-SeenDays)) return ($"and {ill.Kind.Words.ToLowerInvariant()} was found", new(ill.Kind.Words.ToLowerInvariant(), new("seen"), new("none"), null, false, ill.On));
+        if (now.CoolestNightC is { } night && night.Value < cold)
+            return (FormattableString.Invariant($"and a night of {night.Value:0.#} °C"), Condition.AtLeast("coolest night", night, cold, "°C"));
+        if (now.Journal.Of(EntryKinds.Medium) is [.., { Text: "wet" } wet] && Fresh(wet, now))
+            return ("and the medium is wet: look at the roots", new("medium", new("wet"), new("damp or dry"), null, false, wet.On));
+        if (now.Journal.Last(EntryKinds.Rot, EntryKinds.Pest) is { } ill && Fresh(ill, now))
+            return ($"and {Named(ill)} was found", new(Named(ill), new("seen"), new("none"), null, false, ill.On));
         var settle = (int)now.Needs(Rule, "moved");
-        if (now.Journal.Last(EntryKinds.Moved, EntryKinds.Repotted) is { } moved && moved.On > now.Today.AddDays(-settle))
-            return ($"and it was {moved.Kind.Words.ToLowerInvariant()} {Dates.Ago(moved.On, now.Today)}", Condition.AtLeast($"days since it was {moved.Kind.Words.ToLowerInvariant()}", new(now.Today.DayNumber - moved.On.DayNumber, moved.On), settle, "days"));
-        return null;
+        if (now.Journal.Last(EntryKinds.Moved, EntryKinds.Repotted) is not { } moved || moved.On <= now.Today.AddDays(-settle)) return null;
+        var days = Condition.AtLeast($"days since it was {Named(moved)}", new(now.Today.DayNumber - moved.On.DayNumber, moved.On), settle, "days");
+        return ($"and it was {Named(moved)} {Dates.Ago(moved.On, now.Today)}", days);
     }
+
+    static bool Fresh(Entry seen, Situation now) => seen.On > now.Today.AddDays(-SeenDays);
+
+    static string Named(Entry entry) => entry.Kind.Words.ToLowerInvariant();
 }

@@ -49,7 +49,8 @@ public sealed class BatchModel(Glasshouse glasshouse, ShelfStore store, Logbook 
         {
             var due = Today.Mix.ToMix.Where(bottle => bottle.Recipe?.Code == Batch.Recipe).SelectMany(bottle => bottle.Plants).Select(d => d.Tag).ToHashSet();
             var given = Given.Where(pair => pair.Entry.On == Today.Day).Select(pair => pair.Plant.Plant.Tag).ToHashSet();
-            return Today.Plants.Where(a => !a.Gone && !given.Contains(a.Plant.Tag)).OrderByDescending(a => Tags.Contains(a.Plant.Tag)).ThenByDescending(a => due.Contains(a.Plant.Tag)).ThenBy(a => a.Plant.Tag, StringComparer.Ordinal);
+            return Today.Plants.Where(a => !a.Gone && !given.Contains(a.Plant.Tag))
+                .OrderByDescending(a => Tags.Contains(a.Plant.Tag)).ThenByDescending(a => due.Contains(a.Plant.Tag)).ThenBy(a => a.Plant.Tag, StringComparer.Ordinal);
         }
     }
 

@@ -14,7 +14,11 @@ public sealed class BatchesModel(Glasshouse glasshouse, ShelfStore store) : Mixi
     public BatchHistory? History => BatchHistory.Of(Shelf.Batches);
 
     /// <summary>How many plants got a batch.</summary>
-    public int Given(Batch batch) => (given ??= Today.Plants.SelectMany(plant => plant.Plant.Entries.Where(e => e.Mix is not null && !e.Struck).Select(e => e.Mix!).Distinct()).GroupBy(code => code).ToDictionary(group => group.Key, group => group.Count())).GetValueOrDefault(batch.Code);
+    public int Given(Batch batch) => (given ??= Count()).GetValueOrDefault(batch.Code);
+
+    Dictionary<string, int> Count() => Today.Plants
+        .SelectMany(plant => plant.Plant.Entries.Where(e => e.Mix is not null && !e.Struck).Select(e => e.Mix!).Distinct())
+        .CountBy(code => code).ToDictionary();
 
     public void OnGet() { }
 }
