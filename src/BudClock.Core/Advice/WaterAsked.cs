@@ -108,5 +108,5 @@ public sealed record WaterAsked(string Rule, double GuideFrom, double GuideTo, s
         day <= today ? "today" : day < today.AddDays(7) ? day.ToString("dddd", CultureInfo.InvariantCulture) : Dates.Short(day);
 
     /// <summary>What it usually gets; null where neither its record nor its pot tells.</summary>
-    static string? UsualAmount(Situation now) => WaterNeed.Of(now.Plant, now.Journal) is var need && (need.Own || now.Plant.Pot?.VolumeMl is not null) ? need.Words : null;
+    static string? UsualAmount(Situation now) => WaterNeed.Of(now.Plant, now.Journal) is var need && (need.Own || now.Plant.Pot?.VolumeMl is not null) ? need.Words() : null;
 }

@@ -7,7 +7,7 @@ namespace BudClock.Core.Feeding;
 /// <summary>Rule F12: the bottles to mix for the plants that are due, each with its litres, its doses and its plants.</summary>
 public sealed record TodaysMix(DateOnly Until, IReadOnlyList<BottleToMix> ToMix)
 {
-    const double MistMl = 10;
+    static readonly WaterNeed Mist = new(10, Own: true);
 
     /// <summary>The plants of every bottle, each counted once.</summary>
     public int Plants => ToMix.SelectMany(bottle => bottle.Plants).Select(due => due.Tag).Distinct().Count();
@@ -30,13 +30,13 @@ public sealed record TodaysMix(DateOnly Until, IReadOnlyList<BottleToMix> ToMix)
     {
         var now = plant.Situation!;
         var feed = plant.Advice.FirstOrDefault(advice => advice.Topic == Topics.Feed && advice.LoggedAs == EntryKinds.Fed);
-        if (feed is { Bottle: Bottles.Leaf, Verdict: Verdict.Do }) yield return new(plant, Bottles.Leaf, BottleChoice.RecipeOf(now, Bottles.Leaf), MistMl, plant.On, feed.Reason);
+        if (feed is { Bottle: Bottles.Leaf, Verdict: Verdict.Do }) yield return new(plant, Bottles.Leaf, BottleChoice.RecipeOf(now, Bottles.Leaf), Mist, plant.On, feed.Reason);
         var water = plant.Advice.Where(advice => advice.Topic is Topics.FirstSoak or Topics.Water && Gives(advice)).MinBy(advice => advice.Verdict);
         if ((trayDue ? plant.On : DayOf(water, plant.On, until)) is not { } on) yield break;
         var need = trayDue ? WaterNeed.OfTray(plant.Plant) : WaterNeed.Of(plant.Plant, now.Journal);
         var fed = feed is { Bottle: not (null or Bottles.Leaf or Bottles.Plain) } && !trayDue && feed.Due <= on ? feed : null;
         var bottle = fed?.Bottle ?? Bottles.Plain;
-        yield return new(plant, bottle, BottleChoice.RecipeOf(now, bottle), need.Ml, on, fed?.Reason ?? water?.Reason ?? "Its tray is low.");
+        yield return new(plant, bottle, BottleChoice.RecipeOf(now, bottle), need, on, fed?.Reason ?? water?.Reason ?? "Its tray is low.");
     }
 
     /// <summary>Today for what asks for water, a later day where it is expected in time; else none.</summary>
@@ -56,9 +56,9 @@ public sealed record TodaysMix(DateOnly Until, IReadOnlyList<BottleToMix> ToMix)
 }
 
 /// <summary>A plant that gets a bottle.</summary>
-/// <param name="Ml">How much it takes.</param>
+/// <param name="Need">How much it takes.</param>
 /// <param name="On">The day it is due.</param>
-public sealed record PlantDue(Assessment Plant, string Bottle, Recipe? Recipe, double Ml, DateOnly On, string Why)
+public sealed record PlantDue(Assessment Plant, string Bottle, Recipe? Recipe, WaterNeed Need, DateOnly On, string Why)
 {
     public string Tag => Plant.Plant.Tag;
 }
@@ -72,23 +72,24 @@ public sealed record PlantDue(Assessment Plant, string Bottle, Recipe? Recipe, d
 public sealed record BottleToMix(
     string Bottle, Recipe? Recipe, IReadOnlyList<PlantDue> Plants, double Need, double Litres, Mix? Mix, IReadOnlyList<string> Faults, IReadOnlyList<string> Warnings)
 {
+    /// <summary>The need in words, "about" where any of it is only reckoned.</summary>
+    public string Takes(bool us) => new WaterNeed(Need * 1000, Plants.All(due => due.Need.Own)).Words(us);
+
     public static BottleToMix Of(string bottle, Recipe? recipe, IReadOnlyList<PlantDue> plants, Shelf shelf)
     {
-        var need = plants.Sum(plant => plant.Ml) / 1000;
+        var need = plants.Sum(plant => plant.Need.Ml) / 1000;
         var litres = shelf.Tools.Bottled(need);
         var (mix, faults) = recipe is null ? (null, (IReadOnlyList<string>)[$"There is no recipe for the {bottle} bottle yet."]) : recipe.In(litres, shelf);
-        return new(bottle, recipe, plants, need, litres, mix, faults, mix is null ? [] : Warn(bottle, mix.TdsPpm, null, plants));
+        return new(bottle, recipe, plants, need, litres, mix, faults, mix is null ? [] : Warn(bottle, mix.TdsPpm, null, plants.Select(due => due.Plant)));
     }
 
     /// <summary>Whose roots do not bear a water, sheet by sheet; a mist on the leaves goes into no pot. Without plants the usual band of pH holds.</summary>
-    public static IReadOnlyList<string> Warn(string bottle, double tdsPpm, double? ph, IEnumerable<PlantDue> plants) => bottle == Bottles.Leaf ? [] :
-        plants.ToList() is { Count: > 0 } due ? OfSheets(tdsPpm, ph, due) : (Ceiling.Usual with { TdsPpm = double.MaxValue }).Warnings(tdsPpm, ph, "most plants");
-
-    static List<string> OfSheets(double tdsPpm, double? ph, List<PlantDue> due) =>
-    [
-        .. from sheet in due.GroupBy(plant => plant.Plant.Situation!.Sheet.Title)
-           let whose = $"{string.Join(", ", sheet.Select(plant => plant.Tag))} ({sheet.Key.ToLowerInvariant()})"
-           from warning in SaltAdviser.Of(sheet.First().Plant.Situation!.Sheet).Warnings(tdsPpm, ph, whose)
-           select warning,
-    ];
+    public static IReadOnlyList<string> Warn(string bottle, double tdsPpm, double? ph, IEnumerable<Assessment> plants)
+    {
+        if (bottle == Bottles.Leaf) return [];
+        var sheets = plants.Where(plant => plant.Situation is not null).GroupBy(plant => plant.Situation!.Sheet.Title).ToList();
+        return sheets.Count == 0
+            ? (Ceiling.Usual with { TdsPpm = double.MaxValue }).Warnings(tdsPpm, ph, "most plants")
+            : [.. sheets.SelectMany(sheet => SaltAdviser.Of(sheet.First().Situation!.Sheet).Warnings(tdsPpm, ph, $"{string.Join(", ", sheet.Select(plant => plant.Plant.Tag))} ({sheet.Key.ToLowerInvariant()})"))];
+    }
 }

@@ -26,13 +26,13 @@ public sealed record Mix(IReadOnlyList<(Water Water, double Litres)> Waters, IRe
     const double SurePpm = 20;
 
     /// <summary>What a measurement asks when it is more than a quarter off, the likeliest first; none when it is not.</summary>
-    public IReadOnlyList<string> Questions(double measuredPpm)
+    public static IReadOnlyList<string> Questions(double measuredPpm, double predictedPpm)
     {
-        if (Off(measuredPpm, TdsPpm) is { } off ? Math.Abs(off) <= QuestionedShare : measuredPpm <= TdsPpm + SurePpm) return [];
+        if (Off(measuredPpm, predictedPpm) is { } off ? Math.Abs(off) <= QuestionedShare : measuredPpm <= predictedPpm + SurePpm) return [];
         const string spoon = "The wrong spoon, or a heaped one?";
         const string scale = "Does the meter read on the other scale (500 or 700)?";
         const string old = "An old bottle, or feed that had drawn damp?";
-        var ratio = measuredPpm / Math.Max(1, TdsPpm);
+        var ratio = measuredPpm / Math.Max(1, predictedPpm);
         return ratio is > 1.3 and < 1.5 or > 0.66 and < 0.77 ? [scale, spoon, old] : [spoon, scale, old];
     }
 

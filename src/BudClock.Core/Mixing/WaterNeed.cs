@@ -1,4 +1,3 @@
-using System.Globalization;
 using BudClock.Core.Journal;
 
 namespace BudClock.Core.Mixing;
@@ -33,5 +32,5 @@ public sealed record WaterNeed(double Ml, bool Own)
         OfThePot.Where(known => medium?.Contains(known.Medium, StringComparison.OrdinalIgnoreCase) == true).Select(known => (double?)known.Share).FirstOrDefault() ?? AnyMedium;
 
     /// <summary>"200 mL", "about 340 mL" where it is only reckoned from the pot.</summary>
-    public string Words => $"{(Own ? "" : "about ")}{(Ml >= 1000 ? string.Create(CultureInfo.InvariantCulture, $"{Ml / 1000:0.#} L") : string.Create(CultureInfo.InvariantCulture, $"{Math.Max(10, Math.Round(Ml / 10) * 10):0} mL"))}";
+    public string Words(bool us = false) => $"{(Own ? "" : "about ")}{Volumes.Words(Math.Max(10, Math.Round(Ml / 10) * 10) / 1000, us)}";
 }

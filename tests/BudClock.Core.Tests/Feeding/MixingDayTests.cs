@@ -57,7 +57,7 @@ public class MixingDayTests
         // Frustum, top 12 cm, three quarters of it below, 11 cm high: 0.959 L (geometry); bark takes 35 % of it with what runs through (common practice).
         var need = WaterNeed.Of(Plant("A-1", "Cattleya intermedia").Plant, PlantJournal.UpTo(Today, []));
         Assert.Equal((0.35 * 959, false), (Math.Round(need.Ml / 0.35) * 0.35, need.Own));
-        Assert.Equal("about 340 mL", need.Words);
+        Assert.Equal(("about 340 mL", "about 11 fl oz"), (need.Words(), need.Words(us: true)));
     }
 
     [Fact]
@@ -92,7 +92,7 @@ public class MixingDayTests
         foreach (var bottle in mix.ToMix)
         {
             Assert.True(bottle.Litres >= bottle.Need && bottle.Litres % Shelf.Tools.BottleLitres < 1e-9);
-            Assert.Equal(bottle.Need, bottle.Plants.Sum(due => due.Ml) / 1000, 1e-9);
+            Assert.Equal(bottle.Need, bottle.Plants.Sum(due => due.Need.Ml) / 1000, 1e-9);
             if (bottle.Bottle is not Bottles.Plain and not Bottles.Leaf) Assert.DoesNotContain(bottle.Plants, due => due.Plant.Situation!.Sheet.Rule("F8") is not null);
         }
         var poured = mix.ToMix.Where(bottle => bottle.Bottle != Bottles.Leaf).SelectMany(bottle => bottle.Plants).Select(due => due.Tag).ToList();
@@ -118,9 +118,8 @@ public class MixingDayTests
     {
         var plant = Plant("A-1", "Cattleya intermedia");
         var title = plant.Situation!.Sheet.Title.ToLowerInvariant();
-        var due = new PlantDue(plant, Bottles.Growth, null, 0, Today, "");
-        Assert.Equal(warning.Replace("evergreen pseudobulbs, warm", title), string.Join(" ", BottleToMix.Warn(Bottles.Growth, ppm, ph, [due])));
-        Assert.Empty(BottleToMix.Warn(Bottles.Leaf, ppm, ph, [due])); // a mist goes into no pot
+        Assert.Equal(warning.Replace("evergreen pseudobulbs, warm", title), string.Join(" ", BottleToMix.Warn(Bottles.Growth, ppm, ph, [plant])));
+        Assert.Empty(BottleToMix.Warn(Bottles.Leaf, ppm, ph, [plant])); // a mist goes into no pot
         Assert.Equal(ph > 6.5, BottleToMix.Warn(Bottles.Growth, ppm, ph, []).Count > 0); // before it is known for whom
     }
 

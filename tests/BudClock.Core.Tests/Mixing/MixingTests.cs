@@ -70,7 +70,7 @@ public class MixingTests
     {
         var mix = new Mix([(new("pure", 0), 4)], [Dose.ForNitrogen(Balanced, 100, 4)!]);
         Assert.Equal(500, mix.TdsPpm, 1e-6);
-        Assert.Equal((3, 0), (mix.Questions(700).Count, mix.Questions(600).Count));
+        Assert.Equal((3, 0), (Mix.Questions(700, mix.TdsPpm).Count, Mix.Questions(600, mix.TdsPpm).Count));
     }
 
     [Fact]

@@ -199,16 +199,16 @@ public class StrengthTests
     public void A_measurement_on_the_other_scale_asks_for_the_scale_first()
     {
         var mix = Recipe("growth", Bottles.Growth, ("balanced", "25 %")).In(1, Shelf).Mix!; // 290 ppm
-        Assert.StartsWith("Does the meter read on the other scale", mix.Questions(mix.TdsPpm * 1.4)[0]);
-        Assert.StartsWith("The wrong spoon", mix.Questions(mix.TdsPpm * 2)[0]);
-        Assert.Empty(mix.Questions(mix.TdsPpm * 1.24));
+        Assert.StartsWith("Does the meter read on the other scale", Mix.Questions(mix.TdsPpm * 1.4, mix.TdsPpm)[0]);
+        Assert.StartsWith("The wrong spoon", Mix.Questions(mix.TdsPpm * 2, mix.TdsPpm)[0]);
+        Assert.Empty(Mix.Questions(mix.TdsPpm * 1.24, mix.TdsPpm));
     }
 
     [Theory] // next to pure water a meter's own error is the larger part
     [InlineData(25, 0)]
     [InlineData(60, 3)]
     public void Pure_water_is_questioned_only_beyond_a_meter_s_own_error(double measured, int questions) =>
-        Assert.Equal((questions, null), (new Mix([(new("rain", 12), 1)], []).Questions(measured).Count, Mix.Off(measured, 12)));
+        Assert.Equal((questions, null), (Mix.Questions(measured, 12).Count, Mix.Off(measured, 12)));
 
     [Fact]
     public void A_plant_gets_the_recipe_nearest_to_its_strength_that_its_roots_bear()

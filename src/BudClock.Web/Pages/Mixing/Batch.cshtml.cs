@@ -65,7 +65,7 @@ public sealed class BatchModel(Glasshouse glasshouse, ShelfStore store, Logbook 
         if (Batch.ThrownAway is not null) Faults.Add("This batch was thrown away.");
         var amount = AmountReader.Read(Amount, Unit.Default(Dimension.Volume, Today.Garden.UsUnits));
         if (!string.IsNullOrWhiteSpace(Amount) && amount is not { Dimension: Dimension.Volume, InBase: > 0 and <= 100_000 }) Faults.Add($"\"{Amount}\" is no amount of water, such as 200 mL.");
-        GivingAsks = new([], BottleToMix.Warn(Bottle, Batch.MeasuredPpm ?? Batch.PredictedPpm, Batch.Ph, Gets(chosen)), "");
+        GivingAsks = new([], BottleToMix.Warn(Bottle, Batch.MeasuredPpm ?? Batch.PredictedPpm, Batch.Ph, chosen), "");
         if (Faults.Count > 0 || !GivingAsks.Answered(Form)) return Page();
         await logbook.LogEachAsync([.. chosen.Select(plant => (plant.Plant.Tag, Giving.Entries(plant, Batch, Recipe, amount)))]);
         return Redirect($"/mixing/batches/{Batch.Code}");
@@ -77,7 +77,7 @@ public sealed class BatchModel(Glasshouse glasshouse, ShelfStore store, Logbook 
         if (!Find(code)) return NotFound();
         var (measured, ph) = (Optional(Form.Measured, 0, 20_000, "Measured dissolved solids"), ReadPh(Form.Ph));
         if (Faults.Count > 0) return Page();
-        Asks = MeasurementAsks.Of(new([(new("as meant", Batch.PredictedPpm), 1)], []), Bottle, measured, ph, Gets(Given.Select(pair => pair.Plant)));
+        Asks = MeasurementAsks.Of(Batch.PredictedPpm, Bottle, measured, ph, Given.Select(pair => pair.Plant));
         if (!Asks.Answered(Form)) return Page();
         await Store.SaveAsync(Batch with { MeasuredPpm = measured, Ph = ph, Found = Form.Found?.Trim() is { Length: > 0 } found ? found : Batch.Found });
         return await SavedAsync($"/mixing/batches/{Batch.Code}");
@@ -89,8 +89,6 @@ public sealed class BatchModel(Glasshouse glasshouse, ShelfStore store, Logbook 
         await Store.SaveAsync(Batch with { ThrownAway = Batch.ThrownAway is null ? Today.Day : null });
         return await SavedAsync($"/mixing/batches/{Batch.Code}");
     }
-
-    IEnumerable<PlantDue> Gets(IEnumerable<Assessment> plants) => plants.Where(a => a.Situation is not null).Select(a => new PlantDue(a, Bottle, Recipe, 0, Today.Day, ""));
 
     bool Find(string code)
     {

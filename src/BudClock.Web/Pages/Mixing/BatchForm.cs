@@ -1,3 +1,4 @@
+using BudClock.Core.Advice;
 using BudClock.Core.Feeding;
 using BudClock.Core.Mixing;
 
@@ -28,13 +29,13 @@ public sealed record MeasurementAsks(IReadOnlyList<string> Questions, IReadOnlyL
 {
     public static readonly MeasurementAsks Nothing = new([], [], "");
 
-    public static MeasurementAsks Of(Mix mix, string bottle, double? measuredPpm, double? ph, IEnumerable<PlantDue> plants)
+    public static MeasurementAsks Of(double predictedPpm, string bottle, double? measuredPpm, double? ph, IEnumerable<Assessment> plants)
     {
-        var off = measuredPpm is { } ppm ? Mix.Off(ppm, mix.TdsPpm) : null;
+        var off = measuredPpm is { } ppm ? Mix.Off(ppm, predictedPpm) : null;
         return new(
-            measuredPpm is { } measured ? mix.Questions(measured) : [],
-            BottleToMix.Warn(bottle, measuredPpm ?? mix.TdsPpm, ph, plants),
-            FormattableString.Invariant($"{measuredPpm:0} ppm measured, {mix.TdsPpm:0} ppm meant{(off is { } share ? FormattableString.Invariant($": {Math.Abs(share) * 100:0} % {(share > 0 ? "stronger" : "weaker")}") : "")}."));
+            measuredPpm is { } measured ? Mix.Questions(measured, predictedPpm) : [],
+            BottleToMix.Warn(bottle, measuredPpm ?? predictedPpm, ph, plants),
+            FormattableString.Invariant($"{measuredPpm:0} ppm measured, {predictedPpm:0} ppm meant{(off is { } share ? FormattableString.Invariant($": {Math.Abs(share) * 100:0} % {(share > 0 ? "stronger" : "weaker")}") : "")}."));
     }
 
     /// <summary>Everything that was asked has been answered.</summary>

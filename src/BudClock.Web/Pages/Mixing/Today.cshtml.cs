@@ -1,3 +1,4 @@
+using BudClock.Core.Advice;
 using BudClock.Core.Feeding;
 using BudClock.Core.Mixing;
 using BudClock.Data;
@@ -40,7 +41,7 @@ public sealed class TodayModel(Glasshouse glasshouse, ShelfStore store) : Mixing
         var (mix, faults) = recipe.In(litres, Shelf);
         Faults.AddRange(faults);
         if (Faults.Count > 0 || mix is null) return Page();
-        Asks = MeasurementAsks.Of(mix, recipe.Bottle, measured, ph, Mix.ToMix.SelectMany(bottle => bottle.Plants).Where(due => Form.Tags.Contains(due.Tag)).DistinctBy(due => due.Tag));
+        Asks = MeasurementAsks.Of(mix.TdsPpm, recipe.Bottle, measured, ph, Form.Tags.Distinct().Select(Today.Find).OfType<Assessment>());
         if (!Asks.Answered(Form)) return Page();
         var batch = new Batch(Shelf.NextBatch(recipe, Today.Day), Today.Day, recipe.Code, recipe.Name, litres, mix.Words(Today.Garden.UsUnits), Math.Round(mix.TdsPpm, 1))
         {
