@@ -88,10 +88,12 @@ public class MixingPageTests
     public async Task The_salt_watch_asks_for_a_flush_and_one_tap_answers()
     {
         await using var site = await Site.DemoAsync();
-        var row = (await site.PageAsync("/mixing/salts")).QuerySelectorAll("tbody tr")[0].Words();
-        Assert.Contains("CAT-01 Run-off 460 ppm 4 days ago, and it bears 400: flush from the top", row);
+        var row = (await site.PageAsync("/mixing/salts")).QuerySelectorAll(".shelf li")[0].Words();
+        Assert.Contains("CAT-01 8 feeds, and no flush on record. Run-off 460 ppm 4 days ago, and it bears 400: flush from the top", row);
         await site.PostAsync("/notes", ("text", "cat-01 flushed"));
-        Assert.DoesNotContain("flush from the top", (await site.PageAsync("/mixing/salts")).QuerySelector("tbody").Words());
+        var after = (await site.PageAsync("/mixing/salts")).QuerySelector(".shelf").Words();
+        Assert.DoesNotContain("flush from the top", after);
+        Assert.Contains("CAT-01 No feed since 24 May, when it was flushed or repotted. Run-off 460 ppm, 20 May. It bears 400 ppm.", after);
     }
 
     [Fact]

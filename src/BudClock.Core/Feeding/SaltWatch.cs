@@ -16,6 +16,16 @@ public sealed record SaltWatch(Assessment Plant, int FeedsSince, DateOnly? Flush
             .OrderBy(row => row.Flush is null).ThenByDescending(row => row.FeedsSince).ThenBy(row => row.Plant.Plant.Tag, StringComparer.Ordinal),
     ];
 
+    /// <summary>"8 feeds since 20 May 2029, when it was flushed or repotted. Run-off 310 ppm, 8 May. It bears 400 ppm."; where a flush is due, why.</summary>
+    public string Words(DateOnly today)
+    {
+        var feeds = FeedsSince switch { 0 => "No feed", 1 => "1 feed", var count => FormattableString.Invariant($"{count} feeds") };
+        var since = Flushed is { } day ? $"{feeds} since {Dates.Near(day, today)}, when it was flushed or repotted." : $"{feeds}, and no flush on record.";
+        if (Flush is not null) return $"{since} {Flush.Reason}";
+        var runOff = RunOffPpm is { } run ? FormattableString.Invariant($" Run-off {run.Value:0} ppm, {Dates.Near(run.On, today)}.") : "";
+        return FormattableString.Invariant($"{since}{runOff} It bears {BearsPpm:0} ppm.");
+    }
+
     static SaltWatch Read(Assessment plant)
     {
         var journal = plant.Situation!.Journal;
