@@ -26,20 +26,9 @@ static class LargeGarden
             new("Bench", 51.5, 0.7, "Europe/London"), places,
             [.. Enumerable.Range(1, Plants).Select(n => Plant(n, day, EntriesEach))],
             [.. places.SelectMany(place => Readings(place.Code, day))], [])
-        { Shelf = Shelf };
+        { Shelf = ExampleShelf.Shelf };
         await services.GetRequiredService<GardenImport>().ImportAsync(garden);
     }
-
-    static readonly Shelf Shelf = new()
-    {
-        Waters = [new("Rain", 10) { Code = "rain", Kind = Water.Rain }],
-        Feeds = [new("Balanced", 20, 20, 20, 5, 1) { Code = "balanced" }],
-        Recipes = [.. Bottles.All.Select((bottle, i) => new Recipe(bottle, bottle, bottle)
-        {
-            Waters = new Dictionary<string, double> { ["rain"] = 100 },
-            Feeds = bottle == Bottles.Plain ? new Dictionary<string, Strength>() : new Dictionary<string, Strength> { ["balanced"] = new Strength.Share(0.1 * i) },
-        })],
-    };
 
     /// <summary>A plant with about three years of log that ends waking, growing or at rest.</summary>
     public static Plant Plant(int number, DateOnly day, int entries)
