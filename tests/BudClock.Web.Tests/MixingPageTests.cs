@@ -124,4 +124,16 @@ public class MixingPageTests
         await site.PostAsync("/mixing?handler=Examples"); // a page that had stood open: what was changed stays
         Assert.Contains("Butt rain", (await site.PageAsync("/mixing")).QuerySelector("main").Words());
     }
+
+    [Fact]
+    public async Task A_us_garden_keeps_the_batch_that_it_was_shown()
+    {
+        await using var site = await Site.DemoAsync();
+        await site.PostAsync("/garden", ("Form.Name", "Lighthouse glass"), ("Form.Latitude", "51.5"), ("Form.Longitude", "0.7"), ("Form.TimeZone", "Europe/London"), ("Form.UsUnits", "true"));
+        var form = (await site.PageAsync("/mixing/today")).QuerySelector("section[aria-labelledby='h-bloom-bloom']")!;
+        Assert.StartsWith("33.8 fl oz Bloom mix", form.QuerySelector("h2").Words());
+        var litres = form.QuerySelector("[name='Form.Litres']")!.GetAttribute("value")!;
+        var kept = await site.PostAsync("/mixing/today", ("Form.Recipe", "bloom"), ("Form.Bottle", "bloom"), ("Form.Litres", litres), ("Form.Measured", "360"));
+        Assert.Contains("Mixed 24 May, 33.8 fl oz: 33.8 fl oz Rain from the butt; 1 mL Bloom liquid.", kept.QuerySelector("main").Words());
+    }
 }

@@ -55,7 +55,7 @@ public sealed record InHand(string Words, MeasurableDose Measurable)
 /// <summary>A volume of water as jugs and kitchens say it.</summary>
 public static class Volumes
 {
-    /// <summary>"2.4 L", "350 mL"; in a US garden "0.63 gal", and below half a gallon "12 fl oz".</summary>
+    /// <summary>"2.4 L", "350 mL"; in a US garden "0.63 gal", and below half a gallon "11.8 fl oz".</summary>
     public static string Words(double litres, bool us = false) => us
         ? Us(litres * 1000)
         : litres >= 0.9995 ? string.Create(CultureInfo.InvariantCulture, $"{litres:0.##} L") : string.Create(CultureInfo.InvariantCulture, $"{Math.Round(litres * 1000):0} mL");
@@ -65,10 +65,7 @@ public static class Volumes
         ? string.Create(CultureInfo.InvariantCulture, $"{litres * 1000 / Unit.Gal.Factor:0.####} gal")
         : string.Create(CultureInfo.InvariantCulture, $"{litres:0.###} L");
 
-    static string Us(double ml)
-    {
-        if (ml >= Unit.Gal.Factor / 2) return string.Create(CultureInfo.InvariantCulture, $"{ml / Unit.Gal.Factor:0.##} gal");
-        var ounces = ml / Unit.FlOz.Factor;
-        return string.Create(CultureInfo.InvariantCulture, $"{Math.Round(ounces, ounces < 10 ? 1 : 0)} fl oz");
-    }
+    static string Us(double ml) => ml >= Unit.Gal.Factor / 2
+        ? string.Create(CultureInfo.InvariantCulture, $"{ml / Unit.Gal.Factor:0.##} gal")
+        : string.Create(CultureInfo.InvariantCulture, $"{ml / Unit.FlOz.Factor:0.#} fl oz");
 }
