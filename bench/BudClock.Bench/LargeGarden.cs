@@ -1,4 +1,3 @@
-using BudClock.Core.Journal;
 using BudClock.Core.Mixing;
 using BudClock.Data;
 using Microsoft.EntityFrameworkCore;

@@ -1,8 +1,8 @@
 using System.Diagnostics;
 using System.Net.Http.Json;
 using BudClock.Bench;
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
+using BudClock.Core.Evidence;
 using BudClock.Core.Mixing;
 using BudClock.Data;
 using BudClock.Web;

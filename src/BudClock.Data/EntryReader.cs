@@ -1,5 +1,4 @@
 using System.Runtime.InteropServices;
-using BudClock.Core.Journal;
 using Microsoft.EntityFrameworkCore;
 
 namespace BudClock.Data;

@@ -1,4 +1,3 @@
-using BudClock.Core.Journal;
 using Microsoft.EntityFrameworkCore;
 
 namespace BudClock.Data;

@@ -1,4 +1,4 @@
-using BudClock.Core.Journal;
+using BudClock.Core.Climate;
 using Microsoft.EntityFrameworkCore;
 
 namespace BudClock.Data;
@@ -59,7 +59,7 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     sealed record MeanRow(int PlaceId, long Day, double TemperatureC, double HumidityPct);
 
     /// <summary>Each day's mean temperature and humidity at each place, from a moment on; days are those of UTC.</summary>
-    public async Task<IReadOnlyList<Core.Climate.DailyMean>> DailyMeansAsync(DateTimeOffset from)
+    public async Task<IReadOnlyList<DailyMean>> DailyMeansAsync(DateTimeOffset from)
     {
         await using var db = await databases.CreateDbContextAsync();
         var codes = await db.Places.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Code);
@@ -68,7 +68,7 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
             SELECT PlaceId, At / {ticksADay} AS Day, AVG(TemperatureC) AS TemperatureC, AVG(HumidityPct) AS HumidityPct
             FROM Readings WHERE At >= {start} AND TemperatureC IS NOT NULL AND HumidityPct IS NOT NULL GROUP BY PlaceId, Day
             """).ToListAsync();
-        return [.. rows.Select(row => new Core.Climate.DailyMean(codes[row.PlaceId], DateOnly.FromDayNumber((int)row.Day), row.TemperatureC, row.HumidityPct))];
+        return [.. rows.Select(row => new DailyMean(codes[row.PlaceId], DateOnly.FromDayNumber((int)row.Day), row.TemperatureC, row.HumidityPct))];
     }
 
     public async Task SaveGardenAsync(Garden garden)
@@ -139,7 +139,7 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     }
 
     /// <summary>Keeps a change of a culture sheet in place of an older one of the same thing.</summary>
-    public async Task SaveSheetChangeAsync(Core.Culture.SheetChange change)
+    public async Task SaveSheetChangeAsync(SheetChange change)
     {
         await using var db = await databases.CreateDbContextAsync();
         await RemoveSheetChangeAsync(db, change);
@@ -148,13 +148,13 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     }
 
     /// <summary>Goes back to what the sheet says.</summary>
-    public async Task RemoveSheetChangeAsync(Core.Culture.SheetChange change)
+    public async Task RemoveSheetChangeAsync(SheetChange change)
     {
         await using var db = await databases.CreateDbContextAsync();
         await RemoveSheetChangeAsync(db, change);
     }
 
-    static Task<int> RemoveSheetChangeAsync(GardenDb db, Core.Culture.SheetChange change) =>
+    static Task<int> RemoveSheetChangeAsync(GardenDb db, SheetChange change) =>
         db.SheetChanges.Where(c => c.Sheet == change.Sheet && c.Plant == change.Plant && c.Name == change.Name).ExecuteDeleteAsync();
 
     /// <summary>Puts a plant into another place.</summary>
@@ -180,7 +180,7 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     }
 
     /// <summary>Keeps forecasts as they were made; the last one of a day stands for it.</summary>
-    public async Task KeepForecastsAsync(string tag, IReadOnlyList<Core.Measuring.Forecast> forecasts)
+    public async Task KeepForecastsAsync(string tag, IReadOnlyList<Forecast> forecasts)
     {
         await using var db = await databases.CreateDbContextAsync();
         var plant = await db.Plants.Where(p => p.Tag == tag).Select(p => p.Id).FirstAsync();

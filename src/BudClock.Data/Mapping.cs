@@ -1,7 +1,3 @@
-using BudClock.Core.Culture;
-using BudClock.Core.Journal;
-using BudClock.Core.Measuring;
-
 namespace BudClock.Data;
 
 /// <summary>Rows to the journal's types and back.</summary>

@@ -1,5 +1,3 @@
-using BudClock.Core.Journal;
-
 namespace BudClock.Data;
 
 /// <summary>The pictures beside the database: one file in full size and one small, named after the entry they belong to.</summary>

@@ -1,5 +1,3 @@
-using BudClock.Core.Journal;
-
 namespace BudClock.Web;
 
 /// <summary>What time it is for the application. A pretend day begins at the present hour, and time runs on from there.</summary>

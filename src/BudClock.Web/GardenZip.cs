@@ -2,7 +2,6 @@ using System.IO.Compression;
 using System.Text;
 using BudClock.Core.Culture;
 using BudClock.Core.Formats;
-using BudClock.Core.Journal;
 using BudClock.Data;
 using BudClock.Web.Photos;
 

@@ -1,23 +1,21 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
-using BudClock.Core.Notes;
+using BudClock.Core.Advising;
 using BudClock.Data;
 
 namespace BudClock.Web;
 
 /// <summary>Writes into the journal: one act at a time, each undone as a whole. What it returns from is on disk.</summary>
-public sealed class Logbook(GardenStore store, Glasshouse glasshouse, Clock clock)
+public sealed class Logbook(GardenStore store, TodaysGarden glasshouse, Clock clock)
 {
     static readonly TimeSpan UndoReach = TimeSpan.FromDays(1);
 
     /// <summary>Logs the same entries for one plant or several, as one act. Each goes to the organ that it is about.</summary>
     /// <returns>False, with nothing logged, when there is no plant of one of the tags.</returns>
     /// <param name="together">The act of something that was written just before and is undone with it, such as a picture.</param>
-    public Task<bool> LogAsync(IReadOnlyList<string> tags, IReadOnlyList<NoteEntry> entries, Guid? together = null) =>
+    public Task<bool> LogAsync(IReadOnlyList<string> tags, IReadOnlyList<EntryDraft> entries, Guid? together = null) =>
         LogEachAsync([.. tags.Select(tag => (tag, entries))], together);
 
     /// <summary>The same with entries of its own for each plant.</summary>
-    public async Task<bool> LogEachAsync(IReadOnlyList<(string Tag, IReadOnlyList<NoteEntry> Entries)> plants, Guid? together = null)
+    public async Task<bool> LogEachAsync(IReadOnlyList<(string Tag, IReadOnlyList<EntryDraft> Entries)> plants, Guid? together = null)
     {
         if (await glasshouse.TodayAsync() is not { } today) return false;
         var act = together ?? Guid.CreateVersion7();
@@ -38,7 +36,7 @@ public sealed class Logbook(GardenStore store, Glasshouse glasshouse, Clock cloc
     }
 
     /// <summary>A move says where from, so that it can be undone.</summary>
-    static NoteEntry WithPlaces(NoteEntry entry, Plant plant, GardenDay today) =>
+    static EntryDraft WithPlaces(EntryDraft entry, Plant plant, GardenDay today) =>
         entry.Kind == EntryKinds.Moved && Moves.To(entry.Text, today.Places) is { } to && today.PlaceOf(plant) is { } from && from != to
             ? entry with { Text = Moves.Words(from, to) }
             : entry;
@@ -57,7 +55,7 @@ public sealed class Logbook(GardenStore store, Glasshouse glasshouse, Clock cloc
     }
 
     /// <summary>Entries of one act, in their order.</summary>
-    public IReadOnlyList<Entry> Facts(IReadOnlyList<NoteEntry> entries, Guid act)
+    public IReadOnlyList<Entry> Facts(IReadOnlyList<EntryDraft> entries, Guid act)
     {
         var now = clock.GetUtcNow();
         return [.. entries.Select((entry, index) => new Entry
@@ -115,6 +113,6 @@ public sealed class Logbook(GardenStore store, Glasshouse glasshouse, Clock cloc
         await glasshouse.RefreshAsync(tag);
     }
 
-    static List<Core.Measuring.Forecast> New(Assessment plant) =>
+    static List<Forecast> New(Assessment plant) =>
         [.. plant.Forecasts.Where(forecast => plant.Plant.Forecasts.LastOrDefault(kept => kept.Of == forecast.Of && kept.Organ == forecast.Organ)?.Says(forecast) != true)];
 }

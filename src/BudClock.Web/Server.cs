@@ -46,7 +46,7 @@ public static class Server
         services.AddGarden(options.DataFolder);
         services.AddSingleton(new Clock(options.Time, options.Day ?? (options.Demo ? DemoGarden.Day : null)));
         services.AddSingleton(options);
-        services.AddSingleton<Glasshouse>();
+        services.AddSingleton<TodaysGarden>();
         services.AddSingleton<Logbook>();
         services.AddSingleton<PictureBook>();
         services.AddDataProtection().SetApplicationName("Bud Clock")

@@ -1,4 +1,4 @@
-using BudClock.Core.Advice;
+using BudClock.Core.Advising;
 using NetArchTest.Rules;
 
 namespace BudClock.Core.Tests;

@@ -1,6 +1,7 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json;
+using BudClock.Core.Advising;
 
 namespace BudClock.Web.Tests;
 

@@ -1,3 +1,5 @@
+using BudClock.Core.Advising;
+
 namespace BudClock.Web.Tests;
 
 public class BenchPageTests

@@ -1,4 +1,4 @@
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
 using Microsoft.Extensions.Time.Testing;
 
 namespace BudClock.Web.Tests;

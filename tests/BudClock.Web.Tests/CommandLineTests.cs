@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using System.Net.Http.Json;
+using BudClock.Core.Advising;
 
 namespace BudClock.Web.Tests;
 

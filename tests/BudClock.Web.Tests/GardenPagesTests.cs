@@ -1,3 +1,4 @@
+using BudClock.Core.Advising;
 using BudClock.Data;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;

@@ -1,5 +1,6 @@
 using System.Globalization;
 using AngleSharp.Dom;
+using BudClock.Core.Advising;
 
 namespace BudClock.Web.Tests;
 

@@ -1,4 +1,5 @@
 using System.Net;
+using BudClock.Core.Advising;
 
 namespace BudClock.Web.Tests;
 

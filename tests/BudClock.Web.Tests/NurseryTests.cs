@@ -1,4 +1,5 @@
 using System.Text;
+using BudClock.Core.Advising;
 
 namespace BudClock.Web.Tests;
 

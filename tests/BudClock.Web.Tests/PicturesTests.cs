@@ -1,5 +1,6 @@
 using System.IO.Compression;
 using System.Text;
+using BudClock.Core.Advising;
 using BudClock.Data;
 using BudClock.Web.Photos;
 using MetadataExtractor;

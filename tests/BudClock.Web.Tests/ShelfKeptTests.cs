@@ -1,3 +1,4 @@
+using BudClock.Core.Advising;
 using BudClock.Core.Culture;
 using BudClock.Core.Formats;
 using BudClock.Core.Mixing;
@@ -29,7 +30,7 @@ public sealed class ShelfKeptTests : IAsyncLifetime
 
     async Task<Shelf> ReadAsync() => (await services.GetRequiredService<GardenStore>().ReadAsync())!.Shelf;
 
-    Task<Imported> ImportAsync(Core.Journal.GardenRecord garden) => services.GetRequiredService<GardenImport>().ImportAsync(garden);
+    Task<Imported> ImportAsync(GardenRecord garden) => services.GetRequiredService<GardenImport>().ImportAsync(garden);
 
     [Fact]
     public async Task The_demo_s_shelf_comes_out_of_the_database_as_it_went_in_also_twice()

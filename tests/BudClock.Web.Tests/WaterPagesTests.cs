@@ -1,3 +1,5 @@
+using BudClock.Core.Advising;
+
 namespace BudClock.Web.Tests;
 
 /// <summary>Store, trays, sheets, the sitter's sheet, and what they do when something is wrong.</summary>
@@ -86,7 +88,7 @@ public class WaterPagesTests
     {
         await using var site = await Site.DemoAsync();
         var rules = await site.PageAsync("/rules");
-        foreach (var adviser in Core.Advice.Advisers.All) Assert.True(rules.GetElementById(adviser.Rule) is not null, $"{adviser.Rule} is not in docs/rules.md");
+        foreach (var adviser in Advisers.All) Assert.True(rules.GetElementById(adviser.Rule) is not null, $"{adviser.Rule} is not in docs/rules.md");
         Assert.Equal("/rules#W3", (await site.PageAsync("/plants/HOY-02")).QuerySelector(".advice a.rule")!.GetAttribute("href"));
     }
 

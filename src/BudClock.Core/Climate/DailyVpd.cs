@@ -1,5 +1,3 @@
-using BudClock.Core.Journal;
-
 namespace BudClock.Core.Climate;
 
 /// <summary>A day's mean temperature and humidity at a place.</summary>

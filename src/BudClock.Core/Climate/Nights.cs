@@ -1,5 +1,3 @@
-using BudClock.Core.Journal;
-
 namespace BudClock.Core.Climate;
 
 /// <summary>Rule E1: what the nights at a place have been. Night is between sunset and sunrise.</summary>

@@ -1,6 +1,3 @@
-using BudClock.Core.Journal;
-using BudClock.Core.Lanes;
-
 namespace BudClock.Core.Culture;
 
 /// <summary>How one habit is grown: which rules it follows, with which thresholds, and its usual year.</summary>
@@ -27,7 +24,7 @@ public sealed record CultureSheet(
     /// <summary>What to look for, and what it means.</summary>
     public IReadOnlyList<SheetSign> Signs { get; init; } = [];
 
-    /// <summary>Names of <see cref="Culture.Cautions"/> that hold for the whole plant.</summary>
+    /// <summary>Names of <see cref="Cautions"/> that hold for the whole plant.</summary>
     public IReadOnlyList<string> Cautions { get; init; } = [];
 
     /// <summary>The sheet with the rules, thresholds and schools of another where it has none of its own.</summary>

@@ -56,7 +56,7 @@ public sealed class CultureSheets
 
     /// <summary>The sheet a plant is read by: the one it names, else that of its taxon and medium, else the general one.</summary>
     /// <returns>Null only where no general sheet is given.</returns>
-    public CultureSheet? For(Journal.Plant plant) => ownSheets.GetValueOrDefault(plant.Tag) ?? Find(plant.Sheet) ?? ForTaxon(plant.Taxon, plant.Medium) ?? Find(General);
+    public CultureSheet? For(Plant plant) => ownSheets.GetValueOrDefault(plant.Tag) ?? Find(plant.Sheet) ?? ForTaxon(plant.Taxon, plant.Medium) ?? Find(General);
 
     static List<CultureSheet> ReadShipped()
     {

@@ -1,6 +1,4 @@
 using System.Globalization;
-using BudClock.Core.Journal;
-using BudClock.Core.Lanes;
 using YamlDotNet.Core;
 using YamlDotNet.RepresentationModel;
 
@@ -85,7 +83,7 @@ public sealed class SheetReader(string file)
     string Organ(YamlMappingNode node, string key)
     {
         var kind = Text(node, key);
-        if (!Journal.Organ.Kinds.Contains(kind)) Fault(node, $"{key}: \"{kind}\" is no kind of organ; known are {string.Join(", ", Journal.Organ.Kinds)}");
+        if (!Gardens.Organ.Kinds.Contains(kind)) Fault(node, $"{key}: \"{kind}\" is no kind of organ; known are {string.Join(", ", Gardens.Organ.Kinds)}");
         return kind;
     }
 

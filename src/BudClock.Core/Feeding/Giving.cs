@@ -1,7 +1,6 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
+using BudClock.Core.Advising.Waking;
 using BudClock.Core.Mixing;
-using BudClock.Core.Notes;
 
 namespace BudClock.Core.Feeding;
 
@@ -10,10 +9,10 @@ public static class Giving
 {
     /// <summary>Water as the plant takes it, and feed where there is some in it; a mist on the leaves is feed alone.</summary>
     /// <param name="amount">How much it got; null when nobody measured.</param>
-    public static IReadOnlyList<NoteEntry> Entries(Assessment plant, Batch batch, Recipe? recipe, Quantity? amount)
+    public static IReadOnlyList<EntryDraft> Entries(Assessment plant, Batch batch, Recipe? recipe, Quantity? amount)
     {
         if (recipe?.Bottle == Bottles.Leaf) return [new(EntryKinds.Fed, plant.On, null, "on the leaves", Mix: batch.Code)];
-        var water = new NoteEntry(Act(plant), plant.On, amount, Mix: batch.Code);
+        var water = new EntryDraft(Act(plant), plant.On, amount, Mix: batch.Code);
         return batch.NitrogenPpm > 0 || recipe?.Feeds.Count > 0 ? [water, new(EntryKinds.Fed, plant.On, Mix: batch.Code)] : [water];
     }
 

@@ -1,12 +1,12 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
+using BudClock.Core.Advising.Feeding;
 
 namespace BudClock.Core.Feeding;
 
 /// <summary>What a plant's pot may hold of salts: feeds since it was last flushed, what the run-off measured, and whether a flush is due.</summary>
 /// <param name="Flushed">The last flush or repot; null when none is on record.</param>
 /// <param name="Flush">The advice that asks for a flush; null when none does.</param>
-public sealed record SaltWatch(Assessment Plant, int FeedsSince, DateOnly? Flushed, Seen<double>? RunOffPpm, double BearsPpm, Advice.Advice? Flush)
+public sealed record SaltWatch(Assessment Plant, int FeedsSince, DateOnly? Flushed, Seen<double>? RunOffPpm, double BearsPpm, Advice? Flush)
 {
     /// <summary>Plants that were ever fed, flushed or measured, those with a flush due first, then by feeds since.</summary>
     public static IReadOnlyList<SaltWatch> Of(IEnumerable<Assessment> plants) =>

@@ -1,5 +1,6 @@
 using System.Globalization;
-using BudClock.Core.Advice;
+using BudClock.Core.Advising.Feeding;
+using BudClock.Core.Evidence;
 using BudClock.Core.Mixing;
 
 namespace BudClock.Core.Feeding;

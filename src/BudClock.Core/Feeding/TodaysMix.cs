@@ -1,5 +1,7 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
+using BudClock.Core.Advising.Feeding;
+using BudClock.Core.Advising.Vessels;
+using BudClock.Core.Evidence;
 using BudClock.Core.Mixing;
 
 namespace BudClock.Core.Feeding;
@@ -40,7 +42,7 @@ public sealed record TodaysMix(DateOnly Until, IReadOnlyList<BottleToMix> ToMix)
     }
 
     /// <summary>Today for what asks for water, a later day where it is expected in time; else none.</summary>
-    static DateOnly? DayOf(Advice.Advice? water, DateOnly today, DateOnly until) => water switch
+    static DateOnly? DayOf(Advice? water, DateOnly today, DateOnly until) => water switch
     {
         { Verdict: not Verdict.Hold } => today,
         { Ground: Ground.Interval, Due: { } next } when next <= until => next,
@@ -50,7 +52,7 @@ public sealed record TodaysMix(DateOnly Until, IReadOnlyList<BottleToMix> ToMix)
     static readonly EntryKind[] Waters = [EntryKinds.Watered, EntryKinds.Soaked, EntryKinds.ToppedUp];
 
     /// <summary>Moving a plant to its tray, or flushing it, gives it no bottle.</summary>
-    static bool Gives(Advice.Advice water) => water.Topic == Topics.FirstSoak
+    static bool Gives(Advice water) => water.Topic == Topics.FirstSoak
         ? water.Verdict is Verdict.Do
         : water is { Rule: "W2" } or { Verdict: Verdict.Hold, Ground: Ground.Interval } || water.LoggedAs == EntryKinds.Tray || Waters.Contains(water.LoggedAs);
 }

@@ -1,6 +1,5 @@
 using System.Globalization;
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
 using BudClock.Core.Measuring;
 using BudClock.Core.Mixing;
 

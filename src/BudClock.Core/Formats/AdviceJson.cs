@@ -1,8 +1,6 @@
 using System.Text.Json;
-using BudClock.Core.Advice;
-using BudClock.Core.Lanes;
+using BudClock.Core.Advising;
 using BudClock.Core.Measuring;
-using Given = BudClock.Core.Advice.Advice;
 
 namespace BudClock.Core.Formats;
 
@@ -41,7 +39,7 @@ public static class AdviceJson
         json.Optional("ending", lane.Ending);
     }
 
-    static void One(Utf8JsonWriter json, Given advice)
+    static void One(Utf8JsonWriter json, Advice advice)
     {
         json.WriteString("topic", advice.Topic);
         json.WriteString("verdict", advice.Verdict.ToString().ToLowerInvariant());

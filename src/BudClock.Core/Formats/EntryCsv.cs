@@ -1,8 +1,6 @@
 using System.Globalization;
 using System.Security.Cryptography;
 using System.Text;
-using BudClock.Core.Journal;
-using BudClock.Core.Notes;
 using CsvHelper;
 using CsvHelper.Configuration;
 

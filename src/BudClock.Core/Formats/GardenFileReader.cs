@@ -2,7 +2,8 @@ using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json;
 using BudClock.Core.Culture;
-using BudClock.Core.Journal;
+using BudClock.Core.Measuring;
+using BudClock.Core.Mixing;
 
 namespace BudClock.Core.Formats;
 
@@ -57,7 +58,7 @@ public sealed class GardenFileReader
             [.. root.List("forecast").Select(day => Forecast(day, codes))])
         {
             Vessels = Vessels(root, codes, plants),
-            Shelf = root.Object("mixing") is { } mixing ? new ShelfFile(latest, faults).Read(mixing) : Mixing.Shelf.Empty,
+            Shelf = root.Object("mixing") is { } mixing ? new ShelfFile(latest, faults).Read(mixing) : Shelf.Empty,
             SheetChanges = [.. root.List("sheetChanges").Select(SheetChange)],
         };
     }
@@ -85,13 +86,13 @@ public sealed class GardenFileReader
 
     static Garden GardenItself(JsonPlace? at)
     {
-        if (at is not { } garden) return Journal.Garden.Unnamed;
+        if (at is not { } garden) return Gardens.Garden.Unnamed;
         garden.Known("name", "latitude", "longitude", "timeZone", "units");
         var zone = garden.Text("timeZone");
         if (zone is not null && !TimeZoneInfo.TryFindSystemTimeZoneById(zone, out _))
             garden.Fault("timeZone", $"expected a time zone such as Europe/London, got \"{zone}\"");
         return new(
-            garden.Text("name") ?? Journal.Garden.Unnamed.Name, garden.Number("latitude", -90, 90), garden.Number("longitude", -180, 180), zone,
+            garden.Text("name") ?? Gardens.Garden.Unnamed.Name, garden.Number("latitude", -90, 90), garden.Number("longitude", -180, 180), zone,
             garden.OneOf("units", ["metric", "us"]) == "us");
     }
 
@@ -99,7 +100,7 @@ public sealed class GardenFileReader
     {
         at.Known("code", "name", "setting", "lampHours");
         var code = Required(at, "code");
-        return new(code, at.Text("name") ?? code, at.OneOf("setting", Journal.Place.Settings), at.Number("lampHours", 0, 24));
+        return new(code, at.Text("name") ?? code, at.OneOf("setting", Gardens.Place.Settings), at.Number("lampHours", 0, 24));
     }
 
     Plant Plant(JsonPlace at, HashSet<string> places)
@@ -122,7 +123,7 @@ public sealed class GardenFileReader
             Doubtful = at.Flag("doubtful"),
             Synonyms = at.Texts("synonyms"),
             Parent = at.Text("parent"),
-            Origin = at.OneOf("origin", Journal.Plant.Origins),
+            Origin = at.OneOf("origin", Gardens.Plant.Origins),
             Source = at.Text("source"),
             QuarantineUntil = at.Date("quarantineUntil"),
             Forecasts = [.. at.List("forecasts").Select(Kept)],
@@ -148,16 +149,16 @@ public sealed class GardenFileReader
     static Organ Organ(JsonPlace at)
     {
         at.Known("id", "kind", "label", "parent");
-        return new(Required(at, "id"), at.OneOf("kind", Journal.Organ.Kinds) ?? "growth", at.Text("label"), at.Text("parent"));
+        return new(Required(at, "id"), at.OneOf("kind", Gardens.Organ.Kinds) ?? "growth", at.Text("label"), at.Text("parent"));
     }
 
-    static Measuring.Forecast Kept(JsonPlace at)
+    static Forecast Kept(JsonPlace at)
     {
         at.Known("of", "organ", "made", "from", "likely", "to", "source");
         foreach (var day in (string[])["made", "from", "likely", "to"])
             if (!at.Has(day)) at.Fault(day, "missing");
         return new(
-            at.OneOf("of", Measuring.Forecasts.Turns) ?? Required(at, "of"), at.Text("organ"),
+            at.OneOf("of", Forecasts.Turns) ?? Required(at, "of"), at.Text("organ"),
             at.Date("made") ?? default, at.Date("from") ?? default, at.Date("likely") ?? default, at.Date("to") ?? default, at.Text("source") ?? "");
     }
 

@@ -1,5 +1,4 @@
 using System.Text.Json;
-using BudClock.Core.Journal;
 
 namespace BudClock.Core.Formats;
 
@@ -31,7 +30,7 @@ public static class GardenFileWriter
         json.Optional("place", vessel.Place);
     }
 
-    static void SheetChange(Utf8JsonWriter json, Culture.SheetChange change)
+    static void SheetChange(Utf8JsonWriter json, SheetChange change)
     {
         json.WriteString("sheet", change.Sheet);
         json.Optional("plant", change.Plant);
@@ -109,7 +108,7 @@ public static class GardenFileWriter
         json.Optional("parent", organ.Parent);
     }
 
-    static void Kept(Utf8JsonWriter json, Measuring.Forecast forecast)
+    static void Kept(Utf8JsonWriter json, Forecast forecast)
     {
         json.WriteString("of", forecast.Of);
         json.Optional("organ", forecast.Organ);

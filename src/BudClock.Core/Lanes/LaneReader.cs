@@ -1,4 +1,3 @@
-using BudClock.Core.Journal;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Lanes;

@@ -1,5 +1,4 @@
 using System.Globalization;
-using BudClock.Core.Journal;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Measuring;

@@ -1,5 +1,3 @@
-using BudClock.Core.Journal;
-using BudClock.Core.Lanes;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Measuring;

@@ -39,9 +39,9 @@ public sealed record Projection(double CmPerDay, double LowCmPerDay, double High
     /// <summary>"about 27 May (25–30 May)".</summary>
     public string? InWords() => (Likely, From, To) switch
     {
-        ({ } likely, { } from, { } to) when from != to => $"about {Journal.Dates.Short(likely)} ({Journal.Dates.Range(from, to)})",
-        ({ } likely, _, null) => $"about {Journal.Dates.Short(likely)}, or much later",
-        ({ } likely, _, _) => $"about {Journal.Dates.Short(likely)}",
+        ({ } likely, { } from, { } to) when from != to => $"about {Dates.Short(likely)} ({Dates.Range(from, to)})",
+        ({ } likely, _, null) => $"about {Dates.Short(likely)}, or much later",
+        ({ } likely, _, _) => $"about {Dates.Short(likely)}",
         _ => null,
     };
 }

@@ -1,5 +1,3 @@
-using BudClock.Core.Journal;
-
 namespace BudClock.Core.Mixing;
 
 /// <summary>A dose of one feed in a batch of water: by ppm of nitrogen, by the label's share or by what was measured, each from the others.</summary>

@@ -51,7 +51,7 @@ public sealed record Feed(string Name, double NPercent, double P2O5Percent, doub
         : 1 - (UreaNPercent / 100 / Oxides.NInUrea));
 
     /// <summary>What a millilitre of it weighs, g; a spoon of powder tells too. Null when neither is known.</summary>
-    public double? GramsPerMl => DensityGPerMl ?? (GramsPerTeaspoon / Journal.Unit.Tsp.Factor);
+    public double? GramsPerMl => DensityGPerMl ?? (GramsPerTeaspoon / Unit.Tsp.Factor);
 
     double Declared => NPercent + P2O5Percent + K2OPercent + CaPercent + MgPercent;
 

@@ -1,5 +1,4 @@
 using System.Globalization;
-using BudClock.Core.Journal;
 
 namespace BudClock.Core.Mixing;
 

@@ -29,7 +29,7 @@ public static class Bottles
 
 /// <summary>A bottle as the grower means it: which waters, which feeds, how strong.</summary>
 /// <param name="Code">The name in files; never changed.</param>
-/// <param name="Bottle">What it is for, one of <see cref="Mixing.Bottles.All"/>.</param>
+/// <param name="Bottle">What it is for, one of <see cref="Bottles.All"/>.</param>
 public sealed record Recipe(string Code, string Name, string Bottle)
 {
     /// <summary>Codes of waters, with the percent of each; together 100.</summary>
@@ -59,7 +59,7 @@ public sealed record Recipe(string Code, string Name, string Bottle)
         faults.AddRange(feeds.Where(part => part.Feed is null).Select(part => $"No feed here is called \"{part.Code}\"."));
         if (Math.Abs(Waters.Values.Sum() - 100) > 0.5 || Waters.Values.Any(percent => percent <= 0)) faults.Add(string.Create(CultureInfo.InvariantCulture, $"The waters make up {Waters.Values.Sum():0.#} %; together they are 100."));
         faults.AddRange(feeds.Where(part => part.Feed?.Form == Feed.SlowRelease).Select(part => $"{part.Feed!.Name} is slow release: it goes onto the medium once, not into a bottle."));
-        if (Bottle == Mixing.Bottles.Plain && feeds.Count > 0) faults.Add("The plain bottle is water without feed.");
+        if (Bottle == Bottles.Plain && feeds.Count > 0) faults.Add("The plain bottle is water without feed.");
         faults.AddRange(feeds.Where(part => part.Feed is not null && part.Strength.In(litres, part.Feed) is null).Select(part => part.Strength.Missing(part.Feed!)));
         return faults.Count > 0 ? (null, faults) : (new([.. waters.Select(part => (part.Water!, part.Litres))], [.. feeds.Select(part => part.Strength.In(litres, part.Feed!)!)]), []);
     }

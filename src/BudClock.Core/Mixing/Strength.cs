@@ -1,6 +1,4 @@
 using System.Globalization;
-using BudClock.Core.Journal;
-using BudClock.Core.Notes;
 
 namespace BudClock.Core.Mixing;
 

@@ -43,6 +43,6 @@ public sealed record Water(string Name, double TdsPpm)
     public IEnumerable<string> Cautions(DateOnly today)
     {
         if (Kind == Softened) yield return $"{Name} is softened: its lime was traded for sodium, which harms roots. Draw tap water from before the softener.";
-        if (Kind is Tap or Softened && !(Measured > today.AddDays(-StaleDays))) yield return $"{Name} was {(Measured is { } day ? $"last measured on {Journal.Dates.Near(day, today)}" : "never measured")}: tap water changes with the season, measure it again.";
+        if (Kind is Tap or Softened && !(Measured > today.AddDays(-StaleDays))) yield return $"{Name} was {(Measured is { } day ? $"last measured on {Dates.Near(day, today)}" : "never measured")}: tap water changes with the season, measure it again.";
     }
 }

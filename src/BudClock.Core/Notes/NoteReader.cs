@@ -1,5 +1,3 @@
-using BudClock.Core.Journal;
-
 namespace BudClock.Core.Notes;
 
 /// <summary>
@@ -229,10 +227,10 @@ public sealed class NoteReader
 
     string Piece(int from, int to) => line[tokens[from].Start..tokens[Math.Max(from, to - 1)].End];
 
-    IReadOnlyList<NoteEntry> Entries() => [.. found.Select(entry => new NoteEntry(entry.Kind, DayOf(entry.Clause), entry.Amount, entry.Text, entry.Organ, entry.Mix))];
+    IReadOnlyList<EntryDraft> Entries() => [.. found.Select(entry => new EntryDraft(entry.Kind, DayOf(entry.Clause), entry.Amount, entry.Text, entry.Organ, entry.Mix))];
 
     /// <summary>What has to be asked before the entries can be logged. With several plants nothing can be asked.</summary>
-    IEnumerable<NoteQuestion> Questions(IReadOnlyList<NoteEntry> entries)
+    IEnumerable<NoteQuestion> Questions(IReadOnlyList<EntryDraft> entries)
     {
         foreach (var tag in tags)
             foreach (var question in context.Books(tag)?.Place(entries).Questions ?? [])

@@ -1,13 +1,9 @@
-using System.Globalization;
-using BudClock.Core.Journal;
-using BudClock.Core.Lanes;
-
 namespace BudClock.Core.Notes;
 
 /// <summary>What was understood of a typed line, and what was not. Nothing is dropped and no plant is guessed.</summary>
 /// <param name="Tags">The plants' tags as the garden writes them; none when the line names no known plant.</param>
 /// <param name="Unread">Pieces that were not understood, in their order.</param>
-public sealed record ReadNote(string Text, IReadOnlyList<string> Tags, IReadOnlyList<NoteEntry> Entries, IReadOnlyList<Unread> Unread)
+public sealed record ReadNote(string Text, IReadOnlyList<string> Tags, IReadOnlyList<EntryDraft> Entries, IReadOnlyList<Unread> Unread)
 {
     /// <summary>The first plant; null when the line names none.</summary>
     public string? Tag => Tags.Count > 0 ? Tags[0] : null;
@@ -27,29 +23,6 @@ public sealed record ReadNote(string Text, IReadOnlyList<string> Tags, IReadOnly
 public sealed record NoteQuestion(string Entry, IReadOnlyList<NoteAnswer> Answers);
 
 public sealed record NoteAnswer(string Words, string Text);
-
-/// <summary>One entry understood from a line.</summary>
-/// <param name="Organ">The id of the organ it names, or one of <see cref="OrganBook"/>'s words; null when it names none.</param>
-/// <param name="Mix">The code of the batch that was given, or of a recipe; null when it names none.</param>
-public sealed record NoteEntry(EntryKind Kind, DateOnly On, Quantity? Amount = null, string? Text = null, string? Organ = null, string? Mix = null)
-{
-    /// <summary>For the live reading: "Roots 8.5 cm".</summary>
-    public string Words => string.Join(' ', new[] { Kind.Words, Amount?.ToString(), Mix, Text }.Where(part => part is not null));
-
-    internal string Canonical
-    {
-        get
-        {
-            var amount = Amount is { } a ? $" {a.Value.ToString("R", CultureInfo.InvariantCulture)} {a.Unit}".TrimEnd() : "";
-            var organ = $"{(Organ is null ? "" : $" #{Organ}")}{(Mix is null ? "" : $" #{Mix}")}";
-            var date = On.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
-            // A free text runs to the end of its clause, so the date stands before it.
-            return Text is null || Kind.States.Length > 0
-                ? $"{Kind.Words.ToLowerInvariant()}{amount}{(Text is null ? "" : " " + Text)}{organ} {date}"
-                : $"{date} {Kind.Words.ToLowerInvariant()}{amount}{organ} {Text}";
-        }
-    }
-}
 
 /// <summary>A piece of a line that was not understood.</summary>
 /// <param name="Start">Where it begins in the typed line.</param>

@@ -1,5 +1,4 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
 
 namespace BudClock.Core.Round;
 

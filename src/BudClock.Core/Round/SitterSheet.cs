@@ -1,5 +1,5 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
+using BudClock.Core.Advising.Vessels;
 
 namespace BudClock.Core.Round;
 

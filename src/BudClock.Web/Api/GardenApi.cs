@@ -35,7 +35,7 @@ static class GardenApi
         }
     }
 
-    static async Task<IResult> Advice(string tag, string? on, Glasshouse glasshouse)
+    static async Task<IResult> Advice(string tag, string? on, TodaysGarden glasshouse)
     {
         if (Days.Read(on) is { Fault: { } fault }) return Wrong($"on: {fault}");
         if (await glasshouse.TodayAsync() is not { } today || today.Find(tag) is not { } plant)
@@ -65,7 +65,7 @@ static class GardenApi
     sealed record NoteIn(string? Text, DateOnly? On);
 
     /// <summary>Logs a note whole, or logs nothing and says what was not understood.</summary>
-    static async Task<IResult> TakeNote(HttpRequest request, Glasshouse glasshouse, Logbook logbook)
+    static async Task<IResult> TakeNote(HttpRequest request, TodaysGarden glasshouse, Logbook logbook)
     {
         NoteIn? sent;
         try

@@ -1,6 +1,6 @@
 using System.CommandLine;
 using System.Globalization;
-using BudClock.Core.Advice;
+using BudClock.Core.Advising;
 using BudClock.Core.Formats;
 
 namespace BudClock.Web.CommandLine;

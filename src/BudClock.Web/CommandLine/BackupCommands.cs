@@ -1,6 +1,5 @@
 using System.CommandLine;
 using System.IO.Compression;
-using BudClock.Core.Journal;
 using BudClock.Data;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;

@@ -1,6 +1,5 @@
 using System.CommandLine;
 using BudClock.Core.Formats;
-using BudClock.Core.Journal;
 using BudClock.Data;
 using BudClock.Web.Photos;
 using Microsoft.EntityFrameworkCore;

@@ -1,6 +1,5 @@
 using BudClock.Core.Culture;
 using BudClock.Core.Formats;
-using BudClock.Core.Journal;
 
 namespace BudClock.Web.Demo;
 

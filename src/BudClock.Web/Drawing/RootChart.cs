@@ -1,6 +1,6 @@
 using System.Globalization;
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
+using BudClock.Core.Advising.Waking;
+using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 
 namespace BudClock.Web.Drawing;

@@ -1,5 +1,4 @@
 using System.Globalization;
-using BudClock.Core.Journal;
 using BudClock.Core.Measuring;
 
 namespace BudClock.Web.Drawing;
@@ -25,7 +24,7 @@ public sealed record SeriesChart(
         var earlier = (before?.Points ?? []).Where(p => Age(before!, p) <= days * 1.5).ToList();
         var longest = Math.Max(days, earlier.Count == 0 ? 0 : Age(before!, earlier[^1]));
         var top = series.Points.Concat(earlier).Max(p => p.Cm) * 1.15;
-        var pace = Core.Measuring.Pace.Read(series, before);
+        var pace = Pace.Read(series, before);
         var last = string.Create(CultureInfo.InvariantCulture, $"{series.Label}: {series.Last.Cm:0.#} cm on {Dates.Short(series.Last.On)}");
         return new(
             series.Label, Points(series, series.Points), before is null ? [] : Points(before, earlier), [.. Lines(top)],

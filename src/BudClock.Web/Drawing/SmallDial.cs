@@ -1,5 +1,4 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Lanes;
+using BudClock.Core.Advising;
 
 namespace BudClock.Web.Drawing;
 

@@ -1,7 +1,5 @@
 using System.Globalization;
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
-using BudClock.Core.Lanes;
+using BudClock.Core.Advising;
 
 namespace BudClock.Web.Drawing;
 

@@ -1,6 +1,4 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
-using BudClock.Core.Notes;
+using BudClock.Core.Advising;
 using BudClock.Web.CommandLine;
 
 namespace BudClock.Web.Pages;
@@ -23,7 +21,7 @@ public sealed class EntryForm
     public string? On { get; set; }
 
     /// <summary>The entry, or a sentence that says what is wrong.</summary>
-    public (NoteEntry? Entry, string? Fault) Read(GardenDay today, Assessment plant)
+    public (EntryDraft? Entry, string? Fault) Read(GardenDay today, Assessment plant)
     {
         if (EntryKinds.Find(Kind ?? "") is not { } kind) return (null, "Choose what you saw or did.");
         var unit = kind.Measure is { } measure ? Unit.Default(measure.Dimension, today.Garden.UsUnits) : null;

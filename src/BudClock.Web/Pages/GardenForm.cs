@@ -1,6 +1,4 @@
 using System.Globalization;
-using BudClock.Core.Journal;
-using BudClock.Core.Notes;
 using Microsoft.AspNetCore.Mvc.ModelBinding;
 
 namespace BudClock.Web.Pages;

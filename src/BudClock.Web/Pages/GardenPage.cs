@@ -6,11 +6,11 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace BudClock.Web.Pages;
 
 /// <summary>A page about the garden as it stands today. Before there is a garden, it leads to the start.</summary>
-public abstract class GardenPage(Glasshouse glasshouse) : PageModel
+public abstract class GardenPage(TodaysGarden glasshouse) : PageModel
 {
     public GardenDay Today { get; private set; } = null!;
 
-    protected Glasshouse Glasshouse => glasshouse;
+    protected TodaysGarden TodaysGarden => glasshouse;
 
     protected bool IsHtmx => Request.IsHtmx();
 

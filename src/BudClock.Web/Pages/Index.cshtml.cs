@@ -1,15 +1,15 @@
 using System.Globalization;
-using BudClock.Core.Advice;
+using BudClock.Core.Advising;
+using BudClock.Core.Advising.Vessels;
 using BudClock.Core.Climate;
 using BudClock.Core.Feeding;
-using BudClock.Core.Journal;
 using BudClock.Core.Round;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages;
 
 /// <summary>The Round: today, place by place.</summary>
-public sealed class IndexModel(Glasshouse glasshouse) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
 {
     /// <summary>Only this place, by code; all when left out.</summary>
     [BindProperty(SupportsGet = true)]

@@ -6,7 +6,7 @@ namespace BudClock.Web.Pages;
 
 /// <summary>Takes what is written down: the note line, one-tap entries, undo, strike and restore.</summary>
 /// <remarks>With htmx it answers with the line under the note; without, with a whole page or the page one came from.</remarks>
-public sealed class NotesModel(Glasshouse glasshouse, Logbook logbook) : GardenPage(glasshouse)
+public sealed class NotesModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
 {
     /// <summary>What the page shows when a line could not be logged: the text as typed, and why.</summary>
     public Said Said { get; private set; } = Said.Nothing;
@@ -55,7 +55,7 @@ public sealed class NotesModel(Glasshouse glasshouse, Logbook logbook) : GardenP
 
     ReadNote Read(string text) => NoteReader.Read(text, Today.NoteContext());
 
-    IActionResult Logged(IReadOnlyList<string> tags, IReadOnlyList<NoteEntry> entries, string? returnUrl, bool clearNote = false)
+    IActionResult Logged(IReadOnlyList<string> tags, IReadOnlyList<EntryDraft> entries, string? returnUrl, bool clearNote = false)
     {
         if (clearNote && IsHtmx) Response.Htmx(headers => headers.WithTrigger("note-logged"));
         return Changed(Said.Logged(tags, entries, Today), returnUrl);

@@ -1,6 +1,6 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
-using BudClock.Core.Lanes;
+using BudClock.Core.Advising;
+using BudClock.Core.Measuring;
+using BudClock.Core.Saying;
 
 namespace BudClock.Web.Pages;
 
@@ -65,8 +65,8 @@ public static class Say
     /// <summary>What a forecast is about.</summary>
     public static string Turn(string of) => of switch
     {
-        Core.Measuring.Forecasts.FirstFlower => "First flower",
-        Core.Measuring.Forecasts.Matured => "Growth finished",
+        Forecasts.FirstFlower => "First flower",
+        Forecasts.Matured => "Growth finished",
         _ => "In bloom until",
     };
 

@@ -1,7 +1,6 @@
-using BudClock.Core.Advice;
 using BudClock.Core.Culture;
-using BudClock.Core.Journal;
 using BudClock.Core.Notes;
+using BudClock.Core.Saying;
 
 namespace BudClock.Web.Pages;
 
@@ -19,14 +18,14 @@ public sealed record Said(ReadNote? Note, string? Words, bool Trouble, bool CanU
 
     public static Said Done(string words) => new(null, words, false, false, []);
 
-    public static Said Logged(IReadOnlyList<string> tags, IReadOnlyList<NoteEntry> entries, GardenDay today) => new(null,
+    public static Said Logged(IReadOnlyList<string> tags, IReadOnlyList<EntryDraft> entries, GardenDay today) => new(null,
         $"Logged on {Plants(tags)}: {string.Join(", ", entries.Select(e => e.Words + (e.On == today.Day ? "" : $", {Dates.Near(e.On, today.Day)}")))}.", false, true,
         tags.Count == 1 && today.Find(tags[0]) is { } plant ? [.. entries.Select(e => Normal.Say(e.Kind, e.Text, plant)).OfType<string>().Distinct()] : []);
 
     /// <summary>One tag, or how many plants a line means.</summary>
     public static string Plants(IReadOnlyList<string> tags) => tags.Count == 1 ? tags[0] : $"{tags.Count} plants";
 
-    static string[] CautionsOf(IReadOnlyList<string> tags, IReadOnlyList<NoteEntry> entries, GardenDay today) =>
+    static string[] CautionsOf(IReadOnlyList<string> tags, IReadOnlyList<EntryDraft> entries, GardenDay today) =>
     [
         .. tags.Select(tag => today.Find(tag)?.Situation?.Sheet).Distinct()
             .SelectMany(sheet => entries.SelectMany(e => Cautions.For(e.Kind, sheet))).Select(caution => caution.Words).Distinct(),

@@ -1,4 +1,3 @@
-using BudClock.Core.Journal;
 using BudClock.Data;
 
 namespace BudClock.Web.Photos;

@@ -1,4 +1,3 @@
-using BudClock.Core.Journal;
 using BudClock.Data;
 
 namespace BudClock.Web.StandIns;
@@ -7,7 +6,7 @@ namespace BudClock.Web.StandIns;
 /// Stands in for thermometers on the benches: a reading an hour for each place, the same every time for the same place
 /// and hour. It fills in the days up to now when it starts and goes on from there.
 /// </summary>
-public sealed class SimulatedThermometer(GardenStore store, Glasshouse glasshouse, Clock clock) : BackgroundService
+public sealed class SimulatedThermometer(GardenStore store, TodaysGarden glasshouse, Clock clock) : BackgroundService
 {
     const int DaysBack = 9;
 

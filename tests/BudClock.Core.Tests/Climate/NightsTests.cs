@@ -1,5 +1,5 @@
+using BudClock.Core.Advising;
 using BudClock.Core.Climate;
-using BudClock.Core.Journal;
 
 namespace BudClock.Core.Tests.Climate;
 

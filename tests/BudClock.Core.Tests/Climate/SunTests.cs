@@ -1,3 +1,4 @@
+using BudClock.Core.Advising;
 using BudClock.Core.Climate;
 
 namespace BudClock.Core.Tests.Climate;

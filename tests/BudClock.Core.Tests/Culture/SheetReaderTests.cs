@@ -1,4 +1,4 @@
-using BudClock.Core.Advice;
+using BudClock.Core.Advising;
 using BudClock.Core.Culture;
 
 namespace BudClock.Core.Tests.Culture;

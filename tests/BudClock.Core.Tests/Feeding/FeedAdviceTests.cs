@@ -1,7 +1,8 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
+using BudClock.Core.Advising.Feeding;
+using BudClock.Core.Evidence;
 using BudClock.Core.Mixing;
-using static BudClock.Core.Tests.Bench;
+using static BudClock.Core.Tests.Specimens;
 
 namespace BudClock.Core.Tests.Feeding;
 
@@ -24,7 +25,7 @@ public class FeedAdviceTests
     /// <summary>A plant in its pot whose medium is dry today, so that feed that is due is given today.</summary>
     static Plant Thirsty(string taxon, params Entry[] entries) => new() { Tag = "A-1", Taxon = taxon, Pot = new(12, 11, "plastic"), Medium = "bark", Entries = [.. entries, At(Today, EntryKinds.Medium, text: "dry")] };
 
-    static Core.Advice.Advice Feed(Plant plant, DateOnly? on = null, Surroundings? around = null) =>
+    static Advice Feed(Plant plant, DateOnly? on = null, Surroundings? around = null) =>
         Assessor.Shipped.Assess(plant, (around ?? Around) with { Shelf = Shelf, CoolestNightC = (around ?? Around).CoolestNightC ?? Mild }, on ?? Today).Advice.Single(a => a.Topic == Topics.Feed);
 
     static Entry Days(int ago, EntryKind kind, string? text = null, Quantity? amount = null) => At(Today.AddDays(-ago), kind, amount, text);

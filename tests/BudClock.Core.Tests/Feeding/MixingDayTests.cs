@@ -1,9 +1,11 @@
-using BudClock.Core.Advice;
+using BudClock.Core.Advising;
+using BudClock.Core.Advising.Vessels;
+using BudClock.Core.Advising.Waking;
+using BudClock.Core.Evidence;
 using BudClock.Core.Feeding;
-using BudClock.Core.Journal;
 using BudClock.Core.Mixing;
 using CsCheck;
-using static BudClock.Core.Tests.Bench;
+using static BudClock.Core.Tests.Specimens;
 
 namespace BudClock.Core.Tests.Feeding;
 

@@ -1,7 +1,7 @@
+using BudClock.Core.Advising;
 using BudClock.Core.Formats;
-using BudClock.Core.Journal;
 using CsCheck;
-using static BudClock.Core.Tests.Bench;
+using static BudClock.Core.Tests.Specimens;
 
 namespace BudClock.Core.Tests.Formats;
 

@@ -1,8 +1,7 @@
 using System.Text.Json;
-using BudClock.Core.Advice;
+using BudClock.Core.Advising;
 using BudClock.Core.Culture;
 using BudClock.Core.Formats;
-using BudClock.Core.Journal;
 using CsCheck;
 using NJsonSchema;
 
@@ -116,7 +115,7 @@ public class GardenFileTests
     [Fact]
     public void Parents_older_names_kept_forecasts_and_pictures_travel_along()
     {
-        var forecast = new Core.Measuring.Forecast("first-flower", "g31", new(2031, 5, 1), new(2031, 6, 1), new(2031, 6, 5), new(2031, 6, 9), "this plant's earlier spike");
+        var forecast = new Forecast("first-flower", "g31", new(2031, 5, 1), new(2031, 6, 1), new(2031, 6, 5), new(2031, 6, 9), "this plant's earlier spike");
         var garden = Read(Example);
         var plant = garden.Plants[0] with
         {
@@ -126,7 +125,7 @@ public class GardenFileTests
             Source = "a friend",
             QuarantineUntil = new(2031, 6, 1),
             Forecasts = [forecast],
-            Entries = [.. garden.Plants[0].Entries, Bench.At("2031-05-22", EntryKinds.Photo) with { File = "0198f3c2.jpg" }],
+            Entries = [.. garden.Plants[0].Entries, Specimens.At("2031-05-22", EntryKinds.Photo) with { File = "0198f3c2.jpg" }],
         };
         var back = Read(GardenFileWriter.Write(garden with { Plants = [plant] })).Plants[0];
         Assert.Equal((plant.Parent, plant.Origin, plant.Source, plant.QuarantineUntil, "0198f3c2.jpg"), (back.Parent, back.Origin, back.Source, back.QuarantineUntil, back.Entries[^1].File));
@@ -211,7 +210,7 @@ public class GardenFileTests
             Origin = "seed",
             Source = "y",
             QuarantineUntil = new(2031, 6, 1),
-            Entries = [Bench.At("2031-05-22", EntryKinds.Photo) with { File = "a.jpg" }],
+            Entries = [Specimens.At("2031-05-22", EntryKinds.Photo) with { File = "a.jpg" }],
             Forecasts = [new("matured", null, new(2031, 5, 1), new(2031, 6, 1), new(2031, 6, 5), new(2031, 6, 9), "z")],
         };
         Assert.Empty(schema.Validate(GardenFileWriter.Write(garden)));

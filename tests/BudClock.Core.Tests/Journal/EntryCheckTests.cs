@@ -1,11 +1,10 @@
-using BudClock.Core.Journal;
-using BudClock.Core.Notes;
+using BudClock.Core.Advising;
 
 namespace BudClock.Core.Tests.Journal;
 
 public class EntryCheckTests
 {
-    static readonly DateOnly Today = Bench.Today;
+    static readonly DateOnly Today = Specimens.Today;
 
     [Fact]
     public void The_vocabulary_has_no_name_twice_and_finds_each()

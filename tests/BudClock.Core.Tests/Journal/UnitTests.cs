@@ -1,4 +1,4 @@
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
 using CsCheck;
 
 namespace BudClock.Core.Tests.Journal;

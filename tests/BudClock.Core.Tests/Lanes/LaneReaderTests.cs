@@ -1,7 +1,8 @@
-using BudClock.Core.Journal;
-using BudClock.Core.Lanes;
+using BudClock.Core.Advising;
+using BudClock.Core.Culture;
+using BudClock.Core.Measuring;
 using CsCheck;
-using static BudClock.Core.Tests.Bench;
+using static BudClock.Core.Tests.Specimens;
 
 namespace BudClock.Core.Tests.Lanes;
 
@@ -139,7 +140,7 @@ public class LaneReaderTests
     [Fact]
     public void Expected_lanes_follow_the_hemisphere()
     {
-        var sheet = Core.Culture.CultureSheets.Shipped.Find("leafless-pseudobulb")!;
+        var sheet = CultureSheets.Shipped.Find("leafless-pseudobulb")!;
         var north = ExpectedLanes.Ahead(sheet, [], [], new(2031, 3, 20), southern: false).First(lane => lane.Kind is LaneKind.Growth);
         var south = ExpectedLanes.Ahead(sheet, [], [], new(2031, 9, 20), southern: true).First(lane => lane.Kind is LaneKind.Growth);
         Assert.Equal((new DateOnly(2031, 4, 10), new DateOnly(2031, 10, 10)), (north.From, south.From));

@@ -1,16 +1,14 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
-using BudClock.Core.Lanes;
+using BudClock.Core.Advising;
 using BudClock.Core.Notes;
 using CsCheck;
-using static BudClock.Core.Tests.Bench;
+using static BudClock.Core.Tests.Specimens;
 
 namespace BudClock.Core.Tests.Lanes;
 
 /// <summary>Which organ an entry is about: a start makes one, the rest go to what is under way, and two ask.</summary>
 public class OrganBookTests
 {
-    static readonly NoteEntry NewGrowth = new(EntryKinds.GrowthStarted, Today);
+    static readonly EntryDraft NewGrowth = new(EntryKinds.GrowthStarted, Today);
 
     [Fact]
     public void A_new_growth_is_an_organ_of_its_own_out_of_the_last_finished_one()
@@ -37,8 +35,8 @@ public class OrganBookTests
     public void Roots_belong_to_the_growth_that_makes_them_and_on_a_single_stem_to_a_flush()
     {
         var growing = Lycaste(At("2031-04-01", EntryKinds.GrowthStarted).Of("g31")) with { Organs = [new("g31", "growth", "2031")] };
-        Assert.Equal("g31", Place(growing, new NoteEntry(EntryKinds.RootsStarted, Today)).Entries.Single().Organ);
-        Assert.Equal("roots", Place(Lycaste() with { Taxon = "Phalaenopsis amabilis" }, new NoteEntry(EntryKinds.RootsStarted, Today)).Added.Single().Kind);
+        Assert.Equal("g31", Place(growing, new EntryDraft(EntryKinds.RootsStarted, Today)).Entries.Single().Organ);
+        Assert.Equal("roots", Place(Lycaste() with { Taxon = "Phalaenopsis amabilis" }, new EntryDraft(EntryKinds.RootsStarted, Today)).Added.Single().Kind);
     }
 
     [Fact]
@@ -60,7 +58,7 @@ public class OrganBookTests
     [Fact]
     public void A_backdated_length_belongs_to_what_was_under_way_on_its_day()
     {
-        var placed = Place(TwoSpikes, new NoteEntry(EntryKinds.SpikeLength, new(2031, 3, 10), Cm(6)));
+        var placed = Place(TwoSpikes, new EntryDraft(EntryKinds.SpikeLength, new(2031, 3, 10), Cm(6)));
         Assert.Equal(("s31", 0), (placed.Entries.Single().Organ, placed.Questions.Count));
     }
 
@@ -68,22 +66,22 @@ public class OrganBookTests
     public void A_waxy_vine_blooms_from_its_lasting_stalks_and_asks_which()
     {
         var hoya = Lycaste() with { Taxon = "Hoya carnosa", Organs = [new("p1", "peduncle", "window"), new("p2", "peduncle", "tip")] };
-        var choices = Place(hoya, new NoteEntry(EntryKinds.SpikeStarted, Today)).Questions.Single().Choices;
+        var choices = Place(hoya, new EntryDraft(EntryKinds.SpikeStarted, Today)).Questions.Single().Choices;
         Assert.Equal(["p1", "p2", OrganBook.New], choices.Select(choice => choice.Reference).Order(StringComparer.Ordinal).OrderBy(r => r == OrganBook.New));
-        Assert.Equal("peduncle", Place(hoya, new NoteEntry(EntryKinds.SpikeStarted, Today, Organ: OrganBook.New)).Added.Single().Kind);
+        Assert.Equal("peduncle", Place(hoya, new EntryDraft(EntryKinds.SpikeStarted, Today, Organ: OrganBook.New)).Added.Single().Kind);
     }
 
     [Fact]
     public void Of_three_tubers_a_soft_one_asks_which()
     {
         var caladium = Lycaste() with { Taxon = "Caladium bicolor", Organs = [new("t1", "tuber", "a"), new("t2", "tuber", "b"), new("t3", "tuber", "c")] };
-        Assert.Equal(3, Place(caladium, new NoteEntry(EntryKinds.Tuber, Today, Text: "soft")).Questions.Single().Choices.Count);
+        Assert.Equal(3, Place(caladium, new EntryDraft(EntryKinds.Tuber, Today, Text: "soft")).Questions.Single().Choices.Count);
     }
 
     [Fact]
     public void What_one_entry_starts_the_next_is_about()
     {
-        var placed = Place(Lycaste(), new NoteEntry(EntryKinds.SpikeStarted, Today), Spike(3));
+        var placed = Place(Lycaste(), new EntryDraft(EntryKinds.SpikeStarted, Today), Spike(3));
         Assert.Equal(placed.Entries[0].Organ, placed.Entries[1].Organ);
         Assert.Single(placed.Added);
     }
@@ -122,7 +120,7 @@ public class OrganBookTests
         var kind = Gen.OneOf<EntryKind>([.. EntryKinds.All.Where(k => OrganParts.Of(k) is not null)]);
         var entries = from k in kind
                       from back in Gen.Int[0, 300]
-                      select new NoteEntry(k, Today.AddDays(-back), k.Measure is null ? null : new Quantity(5, Unit.Default(k.Measure.Dimension, false)), k.States.FirstOrDefault());
+                      select new EntryDraft(k, Today.AddDays(-back), k.Measure is null ? null : new Quantity(5, Unit.Default(k.Measure.Dimension, false)), k.States.FirstOrDefault());
         entries.Array[1, 6].Sample(some =>
         {
             foreach (var plant in (Plant[])[TwoSpikes, Lycaste(), Lycaste() with { Taxon = "Hoya carnosa" }, Lycaste() with { Taxon = "Alocasia odora" }])
@@ -144,7 +142,7 @@ public class OrganBookTests
 
     static ReadNote Read(string line) => NoteReader.Read(line, Context);
 
-    static NoteEntry Spike(double cm) => new(EntryKinds.SpikeLength, Today, Cm(cm));
+    static EntryDraft Spike(double cm) => new(EntryKinds.SpikeLength, Today, Cm(cm));
 
-    static PlacedEntries Place(Plant plant, params NoteEntry[] entries) => Assess(plant).Book.Place(entries);
+    static PlacedEntries Place(Plant plant, params EntryDraft[] entries) => Assess(plant).Book.Place(entries);
 }

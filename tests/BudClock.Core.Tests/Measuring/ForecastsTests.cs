@@ -1,5 +1,5 @@
+using BudClock.Core.Advising;
 using BudClock.Core.Culture;
-using BudClock.Core.Lanes;
 using BudClock.Core.Measuring;
 
 namespace BudClock.Core.Tests.Measuring;

@@ -1,6 +1,6 @@
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
 using BudClock.Core.Measuring;
-using static BudClock.Core.Tests.Bench;
+using static BudClock.Core.Tests.Specimens;
 
 namespace BudClock.Core.Tests.Measuring;
 
@@ -26,7 +26,7 @@ public class RecordsTests
 
     [Fact]
     public void A_spike_that_came_with_the_plant_is_marked() =>
-        Assert.True(BloomRecord.Read(Journal(At("2031-01-02", EntryKinds.SpikeStarted)), Core.Lanes.LaneReader.Read(Journal(At("2031-01-02", EntryKinds.SpikeStarted))), new(2031, 2, 1), Today).Single().CameAlong);
+        Assert.True(BloomRecord.Read(Journal(At("2031-01-02", EntryKinds.SpikeStarted)), LaneReader.Read(Journal(At("2031-01-02", EntryKinds.SpikeStarted))), new(2031, 2, 1), Today).Single().CameAlong);
 
     [Theory]
     [InlineData(8.0, "Smaller than before.")]
@@ -69,5 +69,5 @@ public class RecordsTests
 
     static PlantJournal Journal(params Entry[] entries) => PlantJournal.UpTo(Today, entries);
 
-    static IReadOnlyList<BloomRecord> Blooms(params Entry[] entries) => BloomRecord.Read(Journal(entries), Core.Lanes.LaneReader.Read(Journal(entries)), null, Today);
+    static IReadOnlyList<BloomRecord> Blooms(params Entry[] entries) => BloomRecord.Read(Journal(entries), LaneReader.Read(Journal(entries)), null, Today);
 }

@@ -1,3 +1,4 @@
+using BudClock.Core.Advising;
 using BudClock.Core.Measuring;
 
 namespace BudClock.Core.Tests.Measuring;

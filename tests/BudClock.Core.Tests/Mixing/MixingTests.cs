@@ -1,4 +1,4 @@
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
 using BudClock.Core.Mixing;
 using CsCheck;
 

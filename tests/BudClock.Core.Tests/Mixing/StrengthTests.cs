@@ -1,6 +1,5 @@
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
 using BudClock.Core.Mixing;
-using BudClock.Core.Notes;
 using CsCheck;
 
 namespace BudClock.Core.Tests.Mixing;

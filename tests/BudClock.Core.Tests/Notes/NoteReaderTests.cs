@@ -1,4 +1,4 @@
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
 using BudClock.Core.Notes;
 using CsCheck;
 
@@ -6,7 +6,7 @@ namespace BudClock.Core.Tests.Notes;
 
 public class NoteReaderTests
 {
-    static readonly NoteContext Context = new(["LYC-01", "CAL-02", "cal-06"], Bench.Today) // a Saturday
+    static readonly NoteContext Context = new(["LYC-01", "CAL-02", "cal-06"], Specimens.Today) // a Saturday
     {
         Places = new Dictionary<string, IReadOnlyList<string>> { ["South bench"] = ["CAL-02", "LYC-01"], ["south"] = ["CAL-02", "LYC-01"] },
     };
@@ -137,8 +137,8 @@ public class NoteReaderTests
             from given in Gen.Bool
             let state = kind.States.Length > 0 && !(given && kind.Measure is not null) ? kind.States[value % kind.States.Length] : null
             let number = kind.Measure is { } m && state is null && (m.Required || given) ? new Quantity(value / 10.0, Unit.Default(m.Dimension, false)) : (Quantity?)null
-            select new NoteEntry(kind, Bench.Today.AddDays(-back), number, state ?? (kind == EntryKinds.Note ? "a hole, in the leaf" : null));
-        entry.Where(e => EntryCheck.Fault(e.Kind, e.On, e.Amount, e.Text, Bench.Today) is null).Sample(printed =>
+            select new EntryDraft(kind, Specimens.Today.AddDays(-back), number, state ?? (kind == EntryKinds.Note ? "a hole, in the leaf" : null));
+        entry.Where(e => EntryCheck.Fault(e.Kind, e.On, e.Amount, e.Text, Specimens.Today) is null).Sample(printed =>
         {
             var line = new ReadNote("", ["LYC-01"], [printed], []).Canonical;
             var read = NoteReader.Read(line, Context);

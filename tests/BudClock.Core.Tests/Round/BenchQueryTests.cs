@@ -1,6 +1,6 @@
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
 using BudClock.Core.Round;
-using static BudClock.Core.Tests.Bench;
+using static BudClock.Core.Tests.Specimens;
 
 namespace BudClock.Core.Tests.Round;
 

@@ -1,7 +1,7 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
 using BudClock.Core.Round;
-using static BudClock.Core.Tests.Bench;
+using BudClock.Core.Saying;
+using static BudClock.Core.Tests.Specimens;
 
 namespace BudClock.Core.Tests.Round;
 

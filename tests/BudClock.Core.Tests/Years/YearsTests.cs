@@ -1,6 +1,6 @@
-using BudClock.Core.Advice;
+using BudClock.Core.Advising;
 using BudClock.Core.Culture;
-using BudClock.Core.Journal;
+using BudClock.Core.Evidence;
 using BudClock.Core.Notes;
 
 namespace BudClock.Core.Tests.Years;
@@ -36,7 +36,7 @@ public class YearsTests
 
     sealed record Course(string Title, Plant Basis, List<Entry> Log, List<(DateOnly On, string Expected, bool Silent, int Logged)> Checks)
     {
-        public Surroundings Around { get; set; } = Bench.Around with { CoolestNightC = new(16, Last) };
+        public Surroundings Around { get; set; } = Specimens.Around with { CoolestNightC = new(16, Last) };
 
         /// <summary>The plant with the lines of the log that stand above a check.</summary>
         public Plant Plant(int logged) => Basis with { Entries = [.. Log.Take(logged)] };
@@ -77,6 +77,6 @@ public class YearsTests
         var note = NoteReader.Read($"a-1 {line}", new(["A-1"], Last));
         Assert.True(note.Complete, $"{line}: {string.Join(" ", note.Unread.Select(u => u.Why))}");
         foreach (var entry in note.Entries)
-            course.Log.Add(Bench.At(entry.On, entry.Kind, entry.Amount, entry.Text) with { Logged = new DateTimeOffset(entry.On, TimeOnly.MinValue, TimeSpan.Zero).AddSeconds(course.Log.Count) });
+            course.Log.Add(Specimens.At(entry.On, entry.Kind, entry.Amount, entry.Text) with { Logged = new DateTimeOffset(entry.On, TimeOnly.MinValue, TimeSpan.Zero).AddSeconds(course.Log.Count) });
     }
 }

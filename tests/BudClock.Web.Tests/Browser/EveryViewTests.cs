@@ -1,3 +1,5 @@
+using BudClock.Core.Advising;
+
 namespace BudClock.Web.Tests.Browser;
 
 /// <summary>Every main view: nothing for axe-core to find, and nothing wider than the window.</summary>

@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using System.Text.RegularExpressions;
+using BudClock.Core.Advising;
 
 namespace BudClock.Web.Tests.Browser;
 

@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using BudClock.Core.Advising;
 using OpenQA.Selenium;
 
 namespace BudClock.Web.Tests.Browser;

@@ -1,3 +1,4 @@
+using BudClock.Core.Advising;
 using OpenQA.Selenium;
 
 namespace BudClock.Web.Tests.Browser;

@@ -1,3 +1,4 @@
+using BudClock.Core.Advising;
 using BudClock.Core.Mixing;
 using BudClock.Web.Drawing;
 

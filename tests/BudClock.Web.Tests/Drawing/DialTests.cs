@@ -1,5 +1,4 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Lanes;
+using BudClock.Core.Advising;
 using BudClock.Web.Demo;
 using BudClock.Web.Drawing;
 

@@ -1,4 +1,4 @@
-using BudClock.Core.Advice;
+using BudClock.Core.Advising;
 using BudClock.Core.Notes;
 using BudClock.Core.Round;
 using Microsoft.AspNetCore.Mvc;
@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Bench;
 
 /// <summary>All plants: to find, to sort, and to log one entry for many.</summary>
-public sealed class IndexModel(Glasshouse glasshouse, Logbook logbook) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
 {
     public const int PageSize = 60;
 

@@ -7,7 +7,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.GardenSettings;
 
 /// <summary>Entries in from a CSV: read and shown first, then written all or not at all.</summary>
-public sealed class CsvModel(Glasshouse glasshouse, GardenStore store) : GardenPage(glasshouse)
+public sealed class CsvModel(TodaysGarden glasshouse, GardenStore store) : GardenPage(glasshouse)
 {
     const int LargestMb = 5;
 
@@ -51,7 +51,7 @@ public sealed class CsvModel(Glasshouse glasshouse, GardenStore store) : GardenP
         var known = KnownIds();
         var fresh = Read.Rows.DistinctBy(row => row.Entry.Id).Where(row => !known.Contains(row.Entry.Id)).ToLookup(row => row.Tag, row => row.Entry);
         await store.LogAsync([.. fresh.Select(plant => new PlantEntries(plant.Key, [.. plant], []))]);
-        Glasshouse.Forget();
+        TodaysGarden.Forget();
         (Done, Read) = ($"{fresh.Sum(plant => plant.Count())} entries taken in on {fresh.Count} plants.", null);
         return Page();
     }

@@ -1,7 +1,6 @@
 using System.Text;
 using BudClock.Core.Culture;
 using BudClock.Core.Formats;
-using BudClock.Core.Journal;
 using BudClock.Data;
 using BudClock.Web.Pages.Plants;
 using BudClock.Web.Photos;
@@ -12,7 +11,7 @@ namespace BudClock.Web.Pages.GardenSettings;
 /// <summary>The garden itself, and its file out and in.</summary>
 [RequestSizeLimit(LargestFile)]
 [RequestFormLimits(MultipartBodyLengthLimit = LargestFile)]
-public sealed class IndexModel(Glasshouse glasshouse, GardenStore store, GardenImport import, PictureFolder pictures) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store, GardenImport import, PictureFolder pictures) : GardenPage(glasshouse)
 {
     /// <summary>A garden with its pictures, in bytes.</summary>
     const long LargestFile = 1024L * 1024 * 1024;
@@ -34,7 +33,7 @@ public sealed class IndexModel(Glasshouse glasshouse, GardenStore store, GardenI
     {
         if (Form.Read(ModelState) is not { } garden) return Page();
         await store.SaveGardenAsync(garden);
-        Glasshouse.Forget();
+        TodaysGarden.Forget();
         Done = "Saved.";
         return Page();
     }
@@ -59,8 +58,8 @@ public sealed class IndexModel(Glasshouse glasshouse, GardenStore store, GardenI
         // Pictures first: an entry never names a file that is still on its way.
         foreach (var (name, picture) in sent.Where(picture => pictures.Find(picture.Key) is null)) await pictures.SaveAsync(name, picture.Full, picture.Small);
         var added = await import.ImportAsync(garden);
-        Glasshouse.Forget();
-        Form = GardenForm.Of((await Glasshouse.TodayAsync())!.Garden);
+        TodaysGarden.Forget();
+        Form = GardenForm.Of((await TodaysGarden.TodayAsync())!.Garden);
         Done = $"Taken in: {added.Plants} new plants, {added.Entries} new entries, {added.Readings} new readings.";
         return Page();
     }

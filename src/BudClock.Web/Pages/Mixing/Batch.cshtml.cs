@@ -1,15 +1,13 @@
-using BudClock.Core.Advice;
+using BudClock.Core.Advising;
 using BudClock.Core.Feeding;
-using BudClock.Core.Journal;
 using BudClock.Core.Mixing;
-using BudClock.Core.Notes;
 using BudClock.Data;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>One batch: what went in, what the meter said, which plants got it, and giving it to more.</summary>
-public sealed class BatchModel(Glasshouse glasshouse, ShelfStore store, Logbook logbook) : MixingPage(glasshouse, store)
+public sealed class BatchModel(TodaysGarden glasshouse, ShelfStore store, Logbook logbook) : MixingPage(glasshouse, store)
 {
     /// <summary>The plants it is to be given to.</summary>
     [BindProperty(SupportsGet = true)]

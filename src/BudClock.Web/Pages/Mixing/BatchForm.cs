@@ -1,4 +1,4 @@
-using BudClock.Core.Advice;
+using BudClock.Core.Advising;
 using BudClock.Core.Feeding;
 using BudClock.Core.Mixing;
 

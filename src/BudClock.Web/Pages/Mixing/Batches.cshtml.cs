@@ -5,7 +5,7 @@ using BudClock.Web.Drawing;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>Every batch: what was meant, what was measured, who got it.</summary>
-public sealed class BatchesModel(Glasshouse glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class BatchesModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
 {
     Dictionary<string, int>? given;
 

@@ -1,14 +1,12 @@
 using System.Globalization;
-using BudClock.Core.Journal;
 using BudClock.Core.Mixing;
-using BudClock.Core.Notes;
 using BudClock.Data;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>Works out one bottle without keeping it: the dose from the strength, the strength from the dose, or how much tap makes a wanted TDS.</summary>
-public sealed class BottleModel(Glasshouse glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class BottleModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
 {
     [BindProperty(SupportsGet = true)]
     public string Batch { get; set; } = "9.5 L";
@@ -84,8 +82,8 @@ public sealed class BottleModel(Glasshouse glasshouse, ShelfStore store) : Mixin
         var feed = new Feed(label, parts.N, parts.P, parts.K, spoon, full);
         if (feed.Fault() is { } fault) Faults.Add(fault);
         // A bare amount is what was put into the whole batch.
-        var read = Core.Mixing.Strength.Read(strength)
-            ?? (AmountReader.Read(strength, null) is { Value: > 0, Unit.Dimension: Dimension.Mass or Dimension.Volume } amount ? new Core.Mixing.Strength.Measured(amount, new(litres, Unit.L)) : null);
+        var read = Strength.Read(strength)
+            ?? (AmountReader.Read(strength, null) is { Value: > 0, Unit.Dimension: Dimension.Mass or Dimension.Volume } amount ? new Strength.Measured(amount, new(litres, Unit.L)) : null);
         if (read is null) Faults.Add($"\"{strength}\" is no strength; write 100 ppm N, 25 % of the label, or what you put in, such as 1/8 tsp or 0.6 g.");
         else if (read.In(litres, feed) is { } dose) return dose;
         else Faults.Add(read.Missing(feed));

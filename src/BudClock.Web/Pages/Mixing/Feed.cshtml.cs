@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>A feed or stimulant on the shelf, as its label says it.</summary>
-public sealed class FeedModel(Glasshouse glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class FeedModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
 {
     [BindProperty]
     public string? Name { get; set; }

@@ -1,5 +1,4 @@
 using BudClock.Core.Feeding;
-using BudClock.Core.Journal;
 using BudClock.Core.Mixing;
 using BudClock.Data;
 using Microsoft.AspNetCore.Mvc;
@@ -7,7 +6,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>The mixing shelf: waters, feeds, recipes, the last batches, and what is to be mixed today.</summary>
-public sealed class IndexModel(Glasshouse glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class IndexModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
 {
     const int Last = 5;
 

@@ -6,7 +6,7 @@ using QRCoder;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>A label to print and stick on a bottle; its QR leads to the batch.</summary>
-public sealed class LabelModel(Glasshouse glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class LabelModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
 {
     const int PixelsPerModule = 4;
 

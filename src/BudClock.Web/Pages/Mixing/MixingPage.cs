@@ -1,14 +1,12 @@
 using System.Globalization;
-using BudClock.Core.Journal;
 using BudClock.Core.Mixing;
-using BudClock.Core.Notes;
 using BudClock.Data;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>A page of the mixing shelf: what was typed is read here, and every fault is kept as a sentence.</summary>
-public abstract class MixingPage(Glasshouse glasshouse, ShelfStore store) : GardenPage(glasshouse)
+public abstract class MixingPage(TodaysGarden glasshouse, ShelfStore store) : GardenPage(glasshouse)
 {
     const int LongestName = 40;
     public const double MostLitres = 1000;
@@ -22,7 +20,7 @@ public abstract class MixingPage(Glasshouse glasshouse, ShelfStore store) : Gard
     /// <summary>After the shelf has changed.</summary>
     protected async Task<RedirectResult> SavedAsync(string to = "/mixing")
     {
-        await Glasshouse.RefreshShelfAsync();
+        await TodaysGarden.RefreshShelfAsync();
         return Redirect(to);
     }
 

@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>A recipe: which bottle, which waters, which feeds, how strong; what it comes to is shown as it is written.</summary>
-public sealed class RecipeModel(Glasshouse glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class RecipeModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
 {
     const int Rows = 3;
 

@@ -1,4 +1,4 @@
-using BudClock.Core.Advice;
+using BudClock.Core.Advising;
 using BudClock.Core.Feeding;
 using BudClock.Core.Mixing;
 using BudClock.Data;
@@ -7,7 +7,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>One page to stand at the bench with: bottle by bottle what goes in, ticked off, measured, kept as a batch.</summary>
-public sealed class TodayModel(Glasshouse glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class TodayModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
 {
     public const string Weekend = "weekend";
 

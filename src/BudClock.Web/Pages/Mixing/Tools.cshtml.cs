@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>What the grower measures with, and how bottles are filled.</summary>
-public sealed class ToolsModel(Glasshouse glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class ToolsModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
 {
     [BindProperty]
     public string? Scale { get; set; }

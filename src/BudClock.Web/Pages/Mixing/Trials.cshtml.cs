@@ -1,6 +1,5 @@
-using BudClock.Core.Advice;
+using BudClock.Core.Advising;
 using BudClock.Core.Feeding;
-using BudClock.Core.Journal;
 using BudClock.Core.Mixing;
 using BudClock.Data;
 using Microsoft.AspNetCore.Mvc;
@@ -8,7 +7,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>Recipes on trial for named plants, and what can be said of them.</summary>
-public sealed class TrialsModel(Glasshouse glasshouse, ShelfStore store, Logbook logbook) : MixingPage(glasshouse, store)
+public sealed class TrialsModel(TodaysGarden glasshouse, ShelfStore store, Logbook logbook) : MixingPage(glasshouse, store)
 {
     [BindProperty]
     public string? Recipe { get; set; }

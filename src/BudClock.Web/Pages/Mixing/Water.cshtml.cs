@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>A water on the shelf: new, or measured again.</summary>
-public sealed class WaterModel(Glasshouse glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class WaterModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
 {
     [BindProperty]
     public string? Name { get; set; }

@@ -1,12 +1,10 @@
-using BudClock.Core.Journal;
-using BudClock.Core.Notes;
 using BudClock.Data;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.Places;
 
 /// <summary>The places in walking order: add, rename, move, and write down a night.</summary>
-public sealed class IndexModel(Glasshouse glasshouse, GardenStore store, Clock clock) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store, Clock clock) : GardenPage(glasshouse)
 {
     const int LongestName = 40;
 
@@ -67,7 +65,7 @@ public sealed class IndexModel(Glasshouse glasshouse, GardenStore store, Clock c
 
     RedirectResult Saved()
     {
-        Glasshouse.Forget();
+        TodaysGarden.Forget();
         return Redirect("/places");
     }
 

@@ -1,11 +1,10 @@
-using BudClock.Core.Journal;
 using BudClock.Web.Photos;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.Plants;
 
 /// <summary>Two pictures of a plant, one over the other; a slide uncovers either.</summary>
-public sealed class CompareModel(Glasshouse glasshouse) : GardenPage(glasshouse)
+public sealed class CompareModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
 {
     public Plant Plant { get; private set; } = null!;
 

@@ -1,8 +1,6 @@
 using System.ComponentModel.DataAnnotations;
 using System.Globalization;
 using BudClock.Core.Culture;
-using BudClock.Core.Journal;
-using BudClock.Core.Notes;
 using BudClock.Data;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.ModelBinding;
@@ -10,7 +8,7 @@ using Microsoft.AspNetCore.Mvc.ModelBinding;
 namespace BudClock.Web.Pages.Plants;
 
 /// <summary>Adds a plant, or changes what is known of one. The tag stays.</summary>
-public sealed class EditModel(Glasshouse glasshouse, GardenStore store, Logbook logbook) : GardenPage(glasshouse)
+public sealed class EditModel(TodaysGarden glasshouse, GardenStore store, Logbook logbook) : GardenPage(glasshouse)
 {
     [BindProperty]
     public PlantForm Form { get; set; } = new();
@@ -39,15 +37,15 @@ public sealed class EditModel(Glasshouse glasshouse, GardenStore store, Logbook 
         var plant = Form.Read(Known, Today, ModelState);
         if (plant is null) return Page();
         if (!await store.SavePlantAsync(plant, logbook.Facts(PlantChanges.Entries(Known, plant, Today), Guid.CreateVersion7()))) return await ChangedElsewhereAsync(plant);
-        Glasshouse.Forget();
+        TodaysGarden.Forget();
         return LocalRedirect($"/plants/{plant.Tag}");
     }
 
     /// <summary>Another window saved first: what it made of the plant is said, what is typed here stays, and saving again keeps that.</summary>
     async Task<IActionResult> ChangedElsewhereAsync(Plant typed)
     {
-        Glasshouse.Forget();
-        Known = (await Glasshouse.TodayAsync())!.Find(typed.Tag)!.Plant;
+        TodaysGarden.Forget();
+        Known = (await TodaysGarden.TodayAsync())!.Find(typed.Tag)!.Plant;
         ModelState.Remove("Form.Version");
         Form.Version = Known.Version;
         ChangedElsewhere = PlantChanges.Words(Known, typed, Today);

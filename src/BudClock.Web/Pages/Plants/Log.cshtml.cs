@@ -1,13 +1,11 @@
-using BudClock.Core.Advice;
+using BudClock.Core.Advising;
 using BudClock.Core.Culture;
-using BudClock.Core.Journal;
-using BudClock.Core.Lanes;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.Plants;
 
 /// <summary>A form for any kind of entry: its number or state, its day, the organ it is about.</summary>
-public sealed class LogModel(Glasshouse glasshouse, Logbook logbook) : GardenPage(glasshouse)
+public sealed class LogModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
 {
     [BindProperty]
     public EntryForm Form { get; set; } = new();
@@ -26,7 +24,7 @@ public sealed class LogModel(Glasshouse glasshouse, Logbook logbook) : GardenPag
 
     public bool CanBeNew => OrganParts.Of(Chosen)?.Starts(Chosen) == true;
 
-    public IEnumerable<Caution> Cautions => Core.Culture.Cautions.For(Chosen, Plant.Situation?.Sheet);
+    public IEnumerable<Caution> Cautions => Cautions.For(Chosen, Plant.Situation?.Sheet);
 
     public IActionResult OnGet(string tag, string? kind)
     {

@@ -1,6 +1,5 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
-using BudClock.Core.Notes;
+using BudClock.Core.Advising;
+using BudClock.Core.Advising.Looking;
 using BudClock.Web.Photos;
 using Microsoft.AspNetCore.Mvc;
 
@@ -8,7 +7,7 @@ namespace BudClock.Web.Pages.Plants;
 
 /// <summary>Rule K4: before and now side by side, and whether the change did what was hoped.</summary>
 [RequestSizeLimit(PictureIntake.RequestLimit)]
-public sealed class LookModel(Glasshouse glasshouse, Logbook logbook, PictureBook pictures) : GardenPage(glasshouse)
+public sealed class LookModel(TodaysGarden glasshouse, Logbook logbook, PictureBook pictures) : GardenPage(glasshouse)
 {
     public static readonly IReadOnlyList<(string State, string Words)> Answers =
         [("better", "Yes, it is better"), ("same", "No change"), ("worse", "No, it is worse")];
@@ -44,19 +43,19 @@ public sealed class LookModel(Glasshouse glasshouse, Logbook logbook, PictureBoo
         var act = Guid.CreateVersion7();
         if (Fault is null && file is not null) (_, Fault) = await pictures.TakeAsync(Plant.Plant.Tag, await PlantModel.ReadAsync(file), file.FileName, Today.Day, "second look", act);
         if (Fault is not null) return Page();
-        await logbook.LogAsync([Plant.Plant.Tag], [.. entries, new NoteEntry(EntryKinds.Looked, Today.Day, Text: Answer)], act);
+        await logbook.LogAsync([Plant.Plant.Tag], [.. entries, new EntryDraft(EntryKinds.Looked, Today.Day, Text: Answer)], act);
         return Redirect($"/plants/{Plant.Plant.Tag}");
     }
 
     /// <summary>The rows that were filled in; the first fault ends it.</summary>
-    List<NoteEntry> Read()
+    List<EntryDraft> Read()
     {
-        var entries = new List<NoteEntry>();
+        var entries = new List<EntryDraft>();
         foreach (var row in Rows.Where(row => !string.IsNullOrWhiteSpace(row.Amount) || !string.IsNullOrWhiteSpace(row.Words)))
         {
             var (entry, fault) = row.Read(Today, Plant);
             if (entry is null) Fault ??= fault;
-            else entries.Add(entry with { Organ = entry.Organ ?? Core.Lanes.OrganBook.Unnamed });
+            else entries.Add(entry with { Organ = entry.Organ ?? OrganBook.Unnamed });
         }
         return entries;
     }

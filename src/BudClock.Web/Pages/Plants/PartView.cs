@@ -1,6 +1,4 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
-using BudClock.Core.Lanes;
+using BudClock.Core.Advising;
 
 namespace BudClock.Web.Pages.Plants;
 

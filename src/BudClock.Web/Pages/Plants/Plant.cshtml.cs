@@ -1,5 +1,6 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
+using BudClock.Core.Advising;
+using BudClock.Core.Advising.Repotting;
+using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 using BudClock.Web.Drawing;
 using BudClock.Web.Photos;
@@ -9,7 +10,7 @@ namespace BudClock.Web.Pages.Plants;
 
 /// <summary>One plant: its year, its verdict, what it has measured, its pictures, its log.</summary>
 [RequestSizeLimit(PictureIntake.RequestLimit)]
-public sealed class PlantModel(Glasshouse glasshouse, PictureBook pictures) : GardenPage(glasshouse)
+public sealed class PlantModel(TodaysGarden glasshouse, PictureBook pictures) : GardenPage(glasshouse)
 {
     /// <summary>Show the whole log instead of its newest part.</summary>
     [BindProperty(SupportsGet = true)]
@@ -36,7 +37,7 @@ public sealed class PlantModel(Glasshouse glasshouse, PictureBook pictures) : Ga
             if (fault is not null) faults.Add(fault);
         }
         if (faults.Count == 0) return Redirect($"/plants/{plant.Plant.Tag}#pictures");
-        var now = (await Glasshouse.TodayAsync())!;
+        var now = (await TodaysGarden.TodayAsync())!;
         View = new(now, now.Find(tag)!, All) { PictureFaults = faults };
         return Page();
     }
@@ -91,7 +92,7 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
     public Newcomer? Newcomer => Assessment.Situation is { } now ? Newcomer.Read(Plant, now.Journal, Today.Day) : null;
 
     /// <summary>What the log of a plant that died suggests.</summary>
-    public IReadOnlyList<string> Farewell => Core.Advice.Farewell.Read(Plant, Today.Day);
+    public IReadOnlyList<string> Farewell => Farewell.Read(Plant, Today.Day);
 
     public IReadOnlyList<string> PotStays => Assessment.Situation is { } now && !Assessment.Gone ? RepotVeto.Read(now) : [];
 

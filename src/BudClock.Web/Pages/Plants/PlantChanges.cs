@@ -1,15 +1,12 @@
-using BudClock.Core.Journal;
-using BudClock.Core.Notes;
-
 namespace BudClock.Web.Pages.Plants;
 
 /// <summary>What a change of a plant's details means for its journal and its older names.</summary>
 static class PlantChanges
 {
     /// <summary>A new name or place is written into the journal.</summary>
-    public static IReadOnlyList<NoteEntry> Entries(Plant? before, Plant after, GardenDay today)
+    public static IReadOnlyList<EntryDraft> Entries(Plant? before, Plant after, GardenDay today)
     {
-        var entries = new List<NoteEntry>();
+        var entries = new List<EntryDraft>();
         if (before is null) return entries;
         if (before.Called != after.Called) entries.Add(new(EntryKinds.Renamed, today.Day, Text: $"from {before.Called} to {after.Called}"));
         if (before.Place != after.Place && after.Place is not null) entries.Add(new(EntryKinds.Moved, today.Day, Text: Moves.Words(today.PlaceOf(before), today.PlaceOf(after))));

@@ -1,13 +1,13 @@
-using BudClock.Core.Advice;
+using BudClock.Core.Advising;
+using BudClock.Core.Advising.Feeding;
 using BudClock.Core.Feeding;
-using BudClock.Core.Journal;
 using BudClock.Core.Mixing;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.Plants;
 
 /// <summary>Sets a plant to one recipe, whatever its stage, or back to its stage. What speaks against it has to be confirmed.</summary>
-public sealed class RecipeModel(Glasshouse glasshouse, Logbook logbook) : GardenPage(glasshouse)
+public sealed class RecipeModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
 {
     const int LongestWhy = 300;
 

@@ -1,14 +1,12 @@
-using BudClock.Core.Advice;
+using BudClock.Core.Advising;
 using BudClock.Core.Culture;
-using BudClock.Core.Journal;
-using BudClock.Core.Notes;
 using BudClock.Data;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.Sheets;
 
 /// <summary>One culture sheet in words; a number or a school is tried first, then saved, and can go back.</summary>
-public sealed class SheetModel(Glasshouse glasshouse, GardenStore store) : GardenPage(glasshouse)
+public sealed class SheetModel(TodaysGarden glasshouse, GardenStore store) : GardenPage(glasshouse)
 {
     [BindProperty]
     public string? Value { get; set; }
@@ -49,7 +47,7 @@ public sealed class SheetModel(Glasshouse glasshouse, GardenStore store) : Garde
         if (!Find(name)) return NotFound();
         if (Read(what) is not { } change) return Page();
         await store.SaveSheetChangeAsync(change);
-        Glasshouse.Forget();
+        TodaysGarden.Forget();
         return Redirect($"/sheets/{name}");
     }
 
@@ -57,7 +55,7 @@ public sealed class SheetModel(Glasshouse glasshouse, GardenStore store) : Garde
     {
         if (!Find(name)) return NotFound();
         await store.RemoveSheetChangeAsync(new(name, string.IsNullOrWhiteSpace(Plant) ? null : Plant, what ?? "", null, null));
-        Glasshouse.Forget();
+        TodaysGarden.Forget();
         return Redirect($"/sheets/{name}");
     }
 

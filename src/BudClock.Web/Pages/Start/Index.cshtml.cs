@@ -1,4 +1,3 @@
-using BudClock.Core.Journal;
 using BudClock.Data;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -7,7 +6,7 @@ namespace BudClock.Web.Pages.Start;
 
 /// <summary>A new garden in three steps: its name, its place on earth, its first plant.</summary>
 /// <remarks>Nothing is kept before the second step is done; the third is the usual form for a plant.</remarks>
-public sealed class IndexModel(Glasshouse glasshouse, GardenStore store) : PageModel
+public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store) : PageModel
 {
     [BindProperty]
     public GardenForm Form { get; set; } = new();

@@ -1,11 +1,11 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
-using BudClock.Core.Lanes;
+using BudClock.Core.Advising;
+using BudClock.Core.Advising.Resting;
+using BudClock.Core.Evidence;
 
 namespace BudClock.Web.Pages.Store;
 
 /// <summary>All that rests out of sight: where, how warm, last checked, next check, and when it usually wakes.</summary>
-public sealed class IndexModel(Glasshouse glasshouse) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
 {
     public IReadOnlyList<StoreRow> Resting { get; private set; } = [];
 

@@ -1,12 +1,11 @@
-using BudClock.Core.Advice;
-using BudClock.Core.Journal;
+using BudClock.Core.Advising.Vessels;
 using BudClock.Data;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.Trays;
 
 /// <summary>Trays, reservoirs and cover pots: what stands in them, how fast they are drunk, and what to take out.</summary>
-public sealed class IndexModel(Glasshouse glasshouse, GardenStore store) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store) : GardenPage(glasshouse)
 {
     const int LongestName = 40;
 
@@ -38,7 +37,7 @@ public sealed class IndexModel(Glasshouse glasshouse, GardenStore store) : Garde
         if (Fault is not null) return Page();
         var vessel = new Vessel(code ?? $"v{Guid.CreateVersion7():N}"[..13] + Today.Vessels.Count, name, Kind!, Today.Places.FirstOrDefault(p => p.Code == Place)?.Code);
         await store.SaveVesselAsync(vessel, [.. Tags.Where(tag => Today.Find(tag) is not null)]);
-        Glasshouse.Forget();
+        TodaysGarden.Forget();
         return Redirect($"/trays/{vessel.Code}");
     }
 

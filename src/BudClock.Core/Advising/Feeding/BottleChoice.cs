@@ -1,0 +1,44 @@
+using BudClock.Core.Advising.Health;
+using BudClock.Core.Evidence;
+using BudClock.Core.Mixing;
+
+namespace BudClock.Core.Advising.Feeding;
+
+/// <summary>Rules F1 and F5: which bottle a plant is in, by what shows.</summary>
+/// <param name="Bottle">One of <see cref="Bottles.All"/>.</param>
+/// <param name="Why">"in spike", as the beginning of a sentence.</param>
+public sealed record BottleChoice(string Bottle, string Why, string? School = null)
+{
+    public const string BothMoving = "both-moving";
+    public const string OnGrowth = "growth";
+    public const string BloomFeed = "bloom-feed";
+    public const string Balanced = "balanced";
+
+    public IReadOnlyList<OtherSchool> Others { get; init; } = [];
+
+    /// <summary>Roots come first, then stress, then what shows: flowers before growth, as the schools say.</summary>
+    public static BottleChoice Of(Situation now)
+    {
+        if (now.Sheet.Rule("F8") is not null) return new(Bottles.Leaf, "carnivores are fed by the leaf only");
+        if (LostRoots.Read(now) is { Strong: false } lost) return new(Bottles.Recovery, $"roots lost {Dates.Ago(lost.On, now.Today)}, new ones still short");
+        if (TwoGrowthsAdviser.Open(now) is not null) return new(Bottles.Growth, "two growths at once, a sign of stress: nitrogen or balanced, no bloom mix");
+        return Open(now, LaneKind.Bloom) ? Showing(now, "in bloom") : Open(now, LaneKind.Spike) ? Showing(now, "in spike") : new(Bottles.Growth, "growing, nothing showing");
+    }
+
+    static BottleChoice Showing(Situation now, string what)
+    {
+        if (now.School(BloomFeed) is ({ Name: Balanced } balanced, var weighted)) return new(Bottles.Growth, $"{what}, balanced feed all year", balanced.Name) { Others = weighted };
+        if (!Open(now, LaneKind.Growth) || now.School(BothMoving) is not { } school) return new(Bottles.Bloom, what);
+        return new(school.Chosen.Name == OnGrowth ? Bottles.Growth : Bottles.Bloom, $"{what} with a growth moving too", school.Chosen.Name) { Others = school.Others };
+    }
+
+    static bool Open(Situation now, LaneKind kind) => now.Lanes.Any(lane => lane.Kind == kind && lane.Open);
+
+    /// <summary>The recipe the plant gets of a bottle: the one it was set to by hand, else the one on the shelf that suits it best.</summary>
+    public static Recipe? RecipeOf(Situation now, string bottle) => bottle is Bottles.Plain or Bottles.Leaf
+        ? now.Around.Shelf.For(bottle, 0, double.MaxValue)
+        : SetByHand(now) ?? now.Around.Shelf.For(bottle, FeedStrength.Of(now, Of(now)).Percent, now.Needs("F10", "tds"));
+
+    /// <summary>The recipe it was set to by hand; null when it goes by its stage.</summary>
+    public static Recipe? SetByHand(Situation now) => now.Journal.Last(EntryKinds.RecipeSet) is { Mix: { } code } ? now.Around.Shelf.Recipe(code) : null;
+}

@@ -1,0 +1,110 @@
+using System.Globalization;
+using BudClock.Core.Culture;
+using BudClock.Core.Evidence;
+using BudClock.Core.Measuring;
+using BudClock.Core.Mixing;
+
+namespace BudClock.Core.Advising.Feeding;
+
+/// <summary>Rules F1, F3, F4 and F5: which bottle, how strong, how often; and never before a plant is awake.</summary>
+/// <remarks>
+/// Common practice: monthly in growth, every 14 days for a plant that is racing, seldom with few roots, slow release once at the
+/// start of growth, none at rest. A resting plant is woken with feed, never before.
+/// </remarks>
+public sealed class FeedAdviser : IAdviser
+{
+    public const string WinterFeed = "winter-feed";
+    const string AllYear = "all-year";
+
+    static readonly LaneKind[] Moving = [LaneKind.Growth, LaneKind.Roots, LaneKind.Spike, LaneKind.Bloom];
+
+    public string Rule => "F4";
+
+    public IReadOnlyList<string> Thresholds => ["every", "racing", "seldom", "slow-release", "day-length", "lamps"];
+
+    public Advice? Advise(Situation now)
+    {
+        // Carnivores are fed by the leaf only; of an unknown habit nothing is said.
+        if (now.Sheet.Rule("F8") is not null || now.Sheet.Name == CultureSheets.General) return null;
+        if (now.Season.Waking && now.Rest is null) return Do(now, new(Bottles.Growth, "waking"), "Its first feed, a light one, goes with its first water, never before", Condition.Sign("a new growth", now.Season.Woke));
+        if (Asleep(now) is { } rest) return Hold(now, Ground.Veto, rest, Condition.Sign("it shows that it wakes", null));
+        if (NotInSeason(now) is { } winter) return winter;
+        var (bottle, last) = (BottleChoice.Of(now), now.Journal.Last(EntryKinds.Fed));
+        if (now.Season.FirstWater is { } first && now.Season.Woke is { } woke && !(last?.On >= woke))
+            return Do(now, bottle, $"First water {Dates.Ago(first.On, now.Today)}: its first light feed", Condition.Sign("awake and watered", first.On));
+        if (last is null) return Do(now, bottle, "No feed is on record", Condition.Sign("in growth", now.Today));
+        return InRhythm(now, bottle, last);
+    }
+
+    Advice InRhythm(Situation now, BottleChoice bottle, Entry last)
+    {
+        var (every, why) = Days(now, bottle, last);
+        var days = Condition.AtLeast("days since the last feed", new(now.Today.DayNumber - last.On.DayNumber, last.On), every, "days");
+        if (days.Met) return Do(now, bottle, $"Fed {Dates.Ago(last.On, now.Today)}{why}", days);
+        var due = last.On.AddDays((int)every);
+        return Say(now, bottle, Verdict.Hold, $"Fed {Dates.Ago(last.On, now.Today)}{why}: again from {Dates.Short(due)}, {Bottled(now, bottle)} ({bottle.Why}).", [days]) with { Due = due };
+    }
+
+    (double Days, string Why) Days(Situation now, BottleChoice bottle, Entry last)
+    {
+        if (last.Text?.Contains("slow", StringComparison.OrdinalIgnoreCase) == true) return (now.Needs(Rule, "slow-release"), ", slow release, which lasts");
+        if (bottle.Bottle == Bottles.Recovery) return (now.Needs(Rule, "seldom"), ", seldom while roots are few");
+        if (now.School(FeedStrength.Rhythm) is ({ Name: FeedStrength.EachWatering }, _)) return (1, ", a little at each watering");
+        return Racing(now) is { } fast ? (now.Needs(Rule, "racing"), $", and {fast.Label.ToLowerInvariant()} is racing") : (now.Needs(Rule, "every"), "");
+    }
+
+    static OrganSeries? Racing(Situation now) => now.Series.FirstOrDefault(series => series.Moves && series.Last.On > now.Today.AddDays(-21) && Pace.Read(series, series.YearBefore(now.Series))?.Kind is PaceKind.Faster);
+
+    static string? Asleep(Situation now)
+    {
+        if (now.Rest is { } rest) return $"Resting since {Dates.Near(rest.Since, now.Today)}: no feed. It is woken first and fed then, never before.";
+        if (now.Season.Asleep) return "Resting: no feed. It is woken first and fed then, never before.";
+        return now.Phase.Phase is Phase.GoingToRest ? "Going to rest: no feed from now on." : now.Phase.Phase is Phase.Waking ? "Waking: fed when it has shown itself and drinks." : null;
+    }
+
+    /// <summary>Short days and no lamps: the schools differ; a plant in which nothing moves gets none in either.</summary>
+    Advice? NotInSeason(Situation now)
+    {
+        if (now.Around.DayHours(now.Today) is not { } hours || hours > now.Needs(Rule, "day-length") || now.Around.Lamps(now.Needs(Rule, "lamps"))) return null;
+        var (chosen, others) = now.School(WinterFeed)!.Value;
+        var moves = now.Lanes.Any(lane => lane.Open && Moving.Contains(lane.Kind));
+        if (chosen.Name == AllYear && moves) return null;
+        var day = new Condition("hours of daylight", new(Math.Round(hours, 1)), new(now.Needs(Rule, "day-length")), "h", false, now.Today);
+        return Hold(now, Ground.Veto, moves ? "Short days: no feed until they lengthen again." : "Short days, and nothing moves: no feed until something does.", day) with { School = chosen.Name, Others = others };
+    }
+
+    Advice Do(Situation now, BottleChoice bottle, string why, Condition because)
+    {
+        if (BottleChoice.RecipeOf(now, bottle.Bottle) is { } recipe && now.Around.Shelf.Litre(recipe) is { } mix && mix.TdsPpm > now.Needs("F10", "tds"))
+            return Say(now, bottle, Verdict.Look, string.Create(CultureInfo.InvariantCulture, $"{why}: {recipe.Name} comes to {mix.TdsPpm:0} ppm, and it bears {now.Needs("F10", "tds"):0}. Mix it weaker, or with purer water."),
+                [because, new("dissolved solids", new(Math.Round(mix.TdsPpm)), new(now.Needs("F10", "tds")), "ppm at most", false, now.Today)]) with
+            { Ground = Ground.Sign };
+        return Say(now, bottle, Verdict.Do, $"{why}: {Bottled(now, bottle)} ({bottle.Why}).", [because]);
+    }
+
+    /// <summary>"growth bottle, 25 % of the label, 50 ppm N in Growth mix"; where the recipe is far from that, what it has instead.</summary>
+    static string Bottled(Situation now, BottleChoice bottle)
+    {
+        var recipe = BottleChoice.RecipeOf(now, bottle.Bottle);
+        var strength = FeedStrength.Of(now, bottle);
+        var mix = now.Around.Shelf.Litre(recipe);
+        if (mix is null) return $"{bottle.Bottle} bottle, {strength.Words}";
+        var nitrogen = string.Create(CultureInfo.InvariantCulture, $"{mix.Elements.N:0} ppm N");
+        if (BottleChoice.SetByHand(now) is { } set && set == recipe) return $"{recipe.Name}, which you chose for it, {nitrogen} in it";
+        return mix.LabelShare > 0 && Math.Abs((mix.LabelShare * 100 / strength.Percent) - 1) > Mix.QuestionedShare
+            ? string.Create(CultureInfo.InvariantCulture, $"{bottle.Bottle} bottle, {strength.Words}; {recipe!.Name} has {mix.LabelShare * 100:0} %, {nitrogen}")
+            : $"{bottle.Bottle} bottle, {strength.Words}, {nitrogen} in {recipe!.Name}";
+    }
+
+    Advice Hold(Situation now, Ground ground, string reason, Condition condition) => new(Topics.Feed, Rule, Verdict.Hold, null, reason, [condition]) { Ground = ground };
+
+    Advice Say(Situation now, BottleChoice bottle, Verdict verdict, string reason, IReadOnlyList<Condition> conditions) => new(Topics.Feed, Rule, verdict, now.Today, reason, conditions)
+    {
+        Ground = Ground.Interval,
+        Bottle = bottle.Bottle,
+        School = bottle.School,
+        Others = bottle.Others,
+        LoggedAs = EntryKinds.Fed,
+        Amount = FeedStrength.Of(now, bottle).Words,
+    };
+}

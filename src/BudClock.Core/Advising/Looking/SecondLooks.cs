@@ -1,0 +1,74 @@
+using BudClock.Core.Evidence;
+using static BudClock.Core.Journal.EntryKinds;
+
+namespace BudClock.Core.Advising.Looking;
+
+/// <summary>A flag: a change after which one looks again, and the same things before and now.</summary>
+/// <param name="From">The first day on which to look.</param>
+/// <param name="To">The last day that still tells of this change.</param>
+public sealed record SecondLook(Entry Change, DateOnly From, DateOnly To, string Question, IReadOnlyList<BeforeNow> Rows);
+
+/// <summary>One thing before a change and now; null where it was not looked at.</summary>
+/// <param name="Name">"leaves", "spike 2031 b".</param>
+/// <param name="Organ">The organ that is measured; null for a state of the plant.</param>
+public sealed record BeforeNow(string Name, EntryKind Kind, string? Organ, Fact? Before, DateOnly? BeforeOn, Fact? Now, DateOnly? NowOn)
+{
+    public string? Unit => Kind.Measure is null ? null : "cm";
+}
+
+/// <summary>Flags besides the one after the first water: planted by a change of regime, or set by hand (rule K4).</summary>
+/// <remarks>Common practice: 14 days for a move, new light or a new recipe, 21 to 28 after a repot, 7 after a treatment.</remarks>
+public static class SecondLooks
+{
+    const int AskedForDays = 28;
+
+    static readonly EntryKind[] States = [Leaves, Bulbs, Tuber, Base];
+
+    /// <summary>The thresholds of rule K4 that flags need.</summary>
+    public static readonly IReadOnlyList<string> Thresholds = ["feed", "repot-from", "repot-to", "treat"];
+
+    /// <summary>The open flag that comes first; null when there is none.</summary>
+    public static SecondLook? Next(Situation now)
+    {
+        var looks = now.Journal.Of(Looked).Select(e => e.On).ToList();
+        return now.Journal.Of(Flagged, Repotted, Moved, Treated, RecipeSet).Select(change => Plant(now, change))
+            .Where(flag => now.Today <= flag.To.AddDays(AskedForDays) && !looks.Any(look => look >= flag.From))
+            .MinBy(flag => flag.From) is { } next
+            ? next with { Rows = Compare(now, next.Change.On) }
+            : null;
+    }
+
+    static SecondLook Plant(Situation now, Entry change)
+    {
+        var (from, to, question) =
+            change.Kind == Flagged ? (Days(change), Days(change), change.Text ?? "What has changed?")
+            : change.Kind == Repotted ? (Needs("repot-from"), Needs("repot-to"), "has it taken hold?")
+            : change.Kind == Treated ? (Needs("treat"), Needs("treat"), "did the treatment work?")
+            : (Needs("feed"), Needs("feed"), change.Kind == RecipeSet ? "what did the new recipe do?" : "does it like the new place?");
+        return new(change, change.On.AddDays(from), change.On.AddDays(to), question, []);
+
+        int Needs(string threshold) => (int)now.Needs("K4", threshold);
+    }
+
+    static int Days(Entry flag) => (int)(flag.Amount?.Value ?? 1);
+
+    /// <summary>The same things before and after a day, side by side: states, and what is measured.</summary>
+    public static IReadOnlyList<BeforeNow> Compare(Situation now, DateOnly change)
+    {
+        var rows = new List<BeforeNow>();
+        foreach (var kind in States)
+        {
+            var (before, after) = (now.Journal.State(kind, e => e.On <= change), now.Journal.State(kind, e => e.On > change));
+            if (before is not null || after is not null) rows.Add(new(kind.Words.ToLowerInvariant(), kind, null, Word(before), before?.On, Word(after), after?.On));
+        }
+        foreach (var series in now.Series.Where(series => series.Moves && series.Start <= change))
+        {
+            var (before, after) = (series.Points.Last(p => p.On <= change), series.Last);
+            var later = after.On > change;
+            rows.Add(new(series.Label.ToLowerInvariant(), series.Kind, series.Organ, new(before.Cm), before.On, later ? new(after.Cm) : null, later ? after.On : null));
+        }
+        return rows;
+    }
+
+    static Fact? Word(Seen<string>? state) => state is null ? null : new(state.Value);
+}

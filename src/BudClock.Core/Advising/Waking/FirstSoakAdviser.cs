@@ -1,0 +1,134 @@
+using BudClock.Core.Evidence;
+using BudClock.Core.Measuring;
+
+namespace BudClock.Core.Advising.Waking;
+
+/// <summary>Rule W1: when a leafless pseudobulb that rested dry may be watered again.</summary>
+/// <remarks>
+/// The signal is the length of the new roots; new growth alone is not enough. Common practice: 10 cm of root on a small
+/// plant, 15 cm on a large one, 7 cm for kinds that hate a long drought; nights of 12 °C. Shrivelled bulbs with any live
+/// new root outrank all of it; without roots, no water. A growth that died while its roots went on counts by its roots.
+/// </remarks>
+public sealed class FirstSoakAdviser : IAdviser
+{
+    const string Shrivelled = "shrivelled";
+
+    public string Rule => "W1";
+
+    public IReadOnlyList<string> Thresholds => ["root-length-small", "root-length-large", "small-pot", "root-length-thirsty", "night"];
+
+    public Advice? Advise(Situation now)
+    {
+        if (now.Season.Asleep) return Asleep(now);
+        if (!now.Season.Waking) return null;
+
+        var gate = Gate(now);
+        if (!now.Roots.Live) return NoRoots(now, gate);
+        if (now.Bulbs?.Value is Shrivelled) return WithSchools(now, Emergency(now));
+        if (!gate.Roots.Met) return WithSchools(now, RootsShort(now, gate));
+        if (!gate.Nights.Met) return WithSchools(now, NightsCold(now, gate));
+        return WithSchools(now, Ready(now, gate));
+    }
+
+    /// <summary>The root length this plant needs, cm.</summary>
+    public static double NeededRootCm(Situation now)
+    {
+        if (now.IsFor("W1", "root-length-thirsty")) return now.Needs("W1", "root-length-thirsty");
+        var large = now.Plant.Pot?.DepthCm > now.Needs("W1", "small-pot");
+        return now.Needs("W1", large ? "root-length-large" : "root-length-small");
+    }
+
+    sealed record Conditions(Condition Growth, Condition Roots, Condition Nights, Condition Bulbs)
+    {
+        public IReadOnlyList<Condition> All => [Growth, Roots, Nights, Bulbs];
+    }
+
+    static Conditions Gate(Situation now)
+    {
+        var growth = Condition.Sign("new growth", now.Season.Woke);
+        var roots = now.Roots.AtBase is { } seen
+            ? Condition.Sign("roots at the bottom of the pot", seen)
+            : Condition.AtLeast("root length", now.Roots.Longest, NeededRootCm(now), "cm");
+        var nights = Condition.AtLeast("coolest night", now.CoolestNightC, now.Needs("W1", "night"), "°C");
+        var bulbs = Condition.State("bulbs", now.Bulbs, "not shrivelled", state => state != Shrivelled);
+        // Bulbs nobody looked at do not shut the gate: only shrivelled ones change the answer.
+        return new(growth, roots, nights, now.Bulbs is null ? bulbs with { Met = true } : bulbs);
+    }
+
+    Advice Asleep(Situation now) => new(Topics.FirstSoak, Rule, Verdict.Hold, null,
+        $"Leafless and resting since {Dates.Near(now.Season.RestSince!.Value, now.Today)}: dry until a new growth has made roots.", Gate(now).All);
+
+    Advice NoRoots(Situation now, Conditions gate) => new(Topics.FirstSoak, Rule, Verdict.Hold, null, (now.Roots.Lost, Stopped(now), now.Bulbs?.Value) switch
+    {
+        (not null, _, _) => "The new roots are lost: stay dry and keep the air humid until others come.",
+        (_, true, _) => "The growth stopped before it made roots: stay dry and watch for the next eye.",
+        (_, _, Shrivelled) => "Bulbs are shrivelled, but there are no new roots to drink: keep the air humid, not the pot wet.",
+        _ => "No new roots yet: water would only rot the base.",
+    }, gate.All);
+
+    Advice Emergency(Situation now)
+    {
+        IReadOnlyList<Condition> conditions =
+        [
+            Condition.Sign("live new roots", now.Roots.Started),
+            Condition.State("bulbs", now.Bulbs, Shrivelled, state => state == Shrivelled),
+        ];
+        var roots = now.Roots.Longest is { } longest ? $"new roots {longest.Value:0.#} cm" : "new roots";
+        return Water(now, $"Bulbs are shrivelled and there are {roots} alive", conditions);
+    }
+
+    Advice RootsShort(Situation now, Conditions gate)
+    {
+        var need = NeededRootCm(now);
+        var projection = Projection.Reach(need, now.Roots.Series);
+        var advice = new Advice(Topics.FirstSoak, Rule, Verdict.Hold, projection?.Likely, "", gate.All) { Projection = projection };
+        if (now.Roots.Longest is not { } longest)
+            return advice with { Reason = $"New roots are showing but not measured; {need:0.#} cm are needed." };
+
+        var have = $"Roots {longest.Value:0.#} of {need:0.#} cm";
+        if (projection?.Likely <= now.Today)
+            return advice with { Verdict = Verdict.Look, Due = now.Today, Reason = $"{have} on {Dates.Short(longest.On)}; on the trend they are long enough by now. Measure." };
+        return advice with { Reason = projection?.InWords() is { } when ? $"{have}; on the trend {when}." : $"{have}." };
+    }
+
+    Advice NightsCold(Situation now, Conditions gate)
+    {
+        if (now.CoolestNightC is not { } night)
+            return new(Topics.FirstSoak, Rule, Verdict.Look, now.Today,
+                $"{RootsReady(now)}; no night temperature is known here from the last week. Check for {gate.Nights.Need!.Value.Number:0.#} °C or more.", gate.All);
+        return new(Topics.FirstSoak, Rule, Verdict.Hold, null,
+            $"{RootsReady(now)}, but nights are down to {night.Value:0.#} °C; {gate.Nights.Need!.Value.Number:0.#} °C are needed.", gate.All);
+    }
+
+    Advice Ready(Situation now, Conditions gate)
+    {
+        var bulbs = now.Bulbs is { } state ? $", bulbs {state.Value}" : "";
+        return Water(now, $"{RootsReady(now)}{bulbs}, nights {Math.Floor(now.CoolestNightC!.Value):0} °C", gate.All);
+    }
+
+    Advice Water(Situation now, string because, IReadOnlyList<Condition> conditions)
+    {
+        var way = FirstWater.WayFor(now);
+        var replacement = Stopped(now) ? " The growth stopped: watch for another." : "";
+        return new(Topics.FirstSoak, Rule, Verdict.Do, now.Today, $"{because}: first {way.Chosen.Name} today.{way.Note}{replacement}", conditions);
+    }
+
+    /// <summary>How the water will be given, and what the other school would do (rule W2).</summary>
+    static Advice WithSchools(Situation now, Advice advice)
+    {
+        var way = FirstWater.WayFor(now);
+        return advice with
+        {
+            School = way.Chosen.Name,
+            Others = way.Others,
+        };
+    }
+
+    static string RootsReady(Situation now) => now.Roots.Longest is { } longest && now.Roots.AtBase is null
+        ? $"Roots {longest.Value:0.#} cm"
+        : "Roots at the bottom of the pot";
+
+    static bool Stopped(Situation now) => now.Season.Woke is { } woke
+        && now.Journal.Of(EntryKinds.GrowthStopped).Any(e => e.On >= woke)
+        && !now.Lanes.Any(lane => lane.Kind is LaneKind.Growth && lane.Open);
+}

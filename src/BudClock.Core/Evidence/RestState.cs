@@ -1,0 +1,33 @@
+using BudClock.Core.Culture;
+using static BudClock.Core.Journal.EntryKinds;
+
+namespace BudClock.Core.Evidence;
+
+/// <summary>A rest from its beginning to its end: how it is kept, when it was last checked, when it usually ends.</summary>
+/// <param name="Since">The day it began.</param>
+/// <param name="Stored">The entry that says how it is kept; null while nothing was written of that.</param>
+/// <param name="Lifted">Out of the pot.</param>
+/// <param name="Checked">The last day anybody felt it.</param>
+/// <param name="Feel">What was felt then; null before the first check.</param>
+/// <param name="Wakes">When its kind usually wakes; the plant itself decides.</param>
+public sealed record RestState(DateOnly Since, Entry? Stored, bool Lifted, DateOnly Checked, Entry? Feel, DateOnly? Wakes)
+{
+    const int PreparedDays = 60; // lifting and drying come some weeks before or after the last leaf
+
+    /// <summary>The rest that is going on, or null.</summary>
+    public static RestState? Read(PlantJournal journal, IReadOnlyList<Lane> lanes, CultureSheet sheet, bool southern)
+    {
+        if (lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Rest, Open: true }) is not { } rest) return null;
+        var stored = journal.Of(EntryKinds.Stored, EntryKinds.Lifted).LastOrDefault(e => e.On >= rest.From.AddDays(-PreparedDays));
+        var feel = journal.Of(Tuber, Base, Bulbs).LastOrDefault(e => e.On >= rest.From);
+        return new(rest.From, stored, stored is not null && stored.Text?.Contains("in the pot", StringComparison.OrdinalIgnoreCase) != true, feel?.On ?? rest.From, feel, Waking(sheet, rest.From, southern));
+    }
+
+    static DateOnly? Waking(CultureSheet sheet, DateOnly since, bool southern)
+    {
+        var resting = sheet.Phases.ToList().FindIndex(phase => phase.Phase is Phase.Resting);
+        if (resting < 0) return null;
+        var next = sheet.Phases[(resting + 1) % sheet.Phases.Count];
+        return Enumerable.Range(0, 3).Select(year => next.From.In(since.Year + year - 1, southern)).FirstOrDefault(day => day > since.AddDays(30)) is var wakes && wakes == default ? null : wakes;
+    }
+}

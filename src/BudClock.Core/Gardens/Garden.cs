@@ -1,0 +1,66 @@
+using BudClock.Core.Mixing;
+
+namespace BudClock.Core.Gardens;
+
+/// <summary>The garden itself: where on earth it stands.</summary>
+/// <param name="Latitude">Degrees, north positive, −90 to 90; null when unknown.</param>
+/// <param name="Longitude">Degrees, east positive, −180 to 180; null when unknown.</param>
+/// <param name="TimeZone">IANA name; null reads as UTC.</param>
+/// <param name="UsUnits">Bare numbers are read as inches, fluid ounces and °F.</param>
+public sealed record Garden(string Name, double? Latitude = null, double? Longitude = null, string? TimeZone = null, bool UsUnits = false)
+{
+    /// <summary>What a file without a garden of its own stands for.</summary>
+    public static readonly Garden Unnamed = new("Garden");
+
+    public bool Southern => Latitude < 0;
+
+    /// <summary>The day it is in the garden at an instant.</summary>
+    public DateOnly DayAt(DateTimeOffset instant) =>
+        DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(instant, Zone).DateTime);
+
+    public TimeZoneInfo Zone =>
+        TimeZone is not null && TimeZoneInfo.TryFindSystemTimeZoneById(TimeZone, out var zone) ? zone : TimeZoneInfo.Utc;
+}
+
+/// <summary>A bench, a sill, a frame. The order of places is the order in which the grower walks.</summary>
+/// <param name="Setting">glasshouse, indoors, cold frame, outdoors, store; null when unknown.</param>
+/// <param name="LampHours">Hours a day that lamps burn there; null without lamps.</param>
+public sealed record Place(string Code, string Name, string? Setting = null, double? LampHours = null)
+{
+    public static readonly IReadOnlyList<string> Settings = ["glasshouse", "indoors", "cold-frame", "outdoors", "store"];
+}
+
+/// <summary>One reading at a place.</summary>
+public sealed record ClimateReading(string Place, DateTimeOffset At, double? TemperatureC, double? HumidityPct);
+
+/// <summary>What is forecast for a place and day.</summary>
+public sealed record ForecastDay(string Place, DateOnly On, double? MinC, double? MaxC);
+
+/// <summary>Everything a garden file holds.</summary>
+public sealed record GardenRecord(
+    Garden Garden,
+    IReadOnlyList<Place> Places,
+    IReadOnlyList<Plant> Plants,
+    IReadOnlyList<ClimateReading> Readings,
+    IReadOnlyList<ForecastDay> Forecast)
+{
+    /// <summary>Trays, reservoirs and cover pots that plants share.</summary>
+    public IReadOnlyList<Vessel> Vessels { get; init; } = [];
+
+    /// <summary>The mixing shelf.</summary>
+    public Shelf Shelf { get; init; } = Shelf.Empty;
+
+    /// <summary>What the grower changed on culture sheets, for a sheet or for one plant.</summary>
+    public IReadOnlyList<SheetChange> SheetChanges { get; init; } = [];
+}
+
+/// <summary>Something with water in it that plants stand in (rules W6 to W11).</summary>
+/// <param name="Kind">One of <see cref="Kinds"/>.</param>
+public sealed record Vessel(string Code, string Name, string Kind, string? Place = null)
+{
+    public const string Tray = "tray";
+    public const string Reservoir = "reservoir";
+    public const string CoverPot = "cover-pot";
+
+    public static readonly IReadOnlyList<string> Kinds = [Tray, Reservoir, CoverPot];
+}

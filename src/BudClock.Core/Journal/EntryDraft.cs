@@ -1,0 +1,26 @@
+using System.Globalization;
+
+namespace BudClock.Core.Journal;
+
+/// <summary>One entry understood from a line.</summary>
+/// <param name="Organ">The id of the organ it names, or "new" or "unnamed"; null when it names none.</param>
+/// <param name="Mix">The code of the batch that was given, or of a recipe; null when it names none.</param>
+public sealed record EntryDraft(EntryKind Kind, DateOnly On, Quantity? Amount = null, string? Text = null, string? Organ = null, string? Mix = null)
+{
+    /// <summary>For the live reading: "Roots 8.5 cm".</summary>
+    public string Words => string.Join(' ', new[] { Kind.Words, Amount?.ToString(), Mix, Text }.Where(part => part is not null));
+
+    internal string Canonical
+    {
+        get
+        {
+            var amount = Amount is { } a ? $" {a.Value.ToString("R", CultureInfo.InvariantCulture)} {a.Unit}".TrimEnd() : "";
+            var organ = $"{(Organ is null ? "" : $" #{Organ}")}{(Mix is null ? "" : $" #{Mix}")}";
+            var date = On.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+            // A free text runs to the end of its clause, so the date stands before it.
+            return Text is null || Kind.States.Length > 0
+                ? $"{Kind.Words.ToLowerInvariant()}{amount}{(Text is null ? "" : " " + Text)}{organ} {date}"
+                : $"{date} {Kind.Words.ToLowerInvariant()}{amount}{organ} {Text}";
+        }
+    }
+}

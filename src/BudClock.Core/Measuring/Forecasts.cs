@@ -1,0 +1,94 @@
+using BudClock.Core.Culture;
+
+namespace BudClock.Core.Measuring;
+
+/// <summary>Forecasts the ends of open lanes from how long such lanes lasted before.</summary>
+/// <remarks>
+/// The plant's own earlier organs come first, then those of its kind in this garden, then the sheet's usual year. An organ
+/// that came with the plant teaches nothing about this place; one under seven days old is only told the sheet's range.
+/// </remarks>
+public static class Forecasts
+{
+    public const string FirstFlower = "first-flower";
+    public const string Matured = "matured";
+    public const string Faded = "faded";
+
+    const int YoungDays = 7;
+    const int LeastSpreadDays = 4; // no plant is as punctual as one or two earlier organs look
+    const int SheetSpreadDays = 14;
+
+    /// <summary>Each turn with the lane that leads to it and the ending that reached it.</summary>
+    sealed record Turn(string Of, LaneKind Lane, string Ending, LaneKind? Next, string One);
+
+    static readonly Turn[] All =
+    [
+        new(FirstFlower, LaneKind.Spike, "opened", LaneKind.Bloom, "spike"),
+        new(Matured, LaneKind.Growth, "matured", null, "growth"),
+        new(Faded, LaneKind.Bloom, "faded", null, "bloom"),
+    ];
+
+    public static readonly IReadOnlyList<string> Turns = [.. All.Select(turn => turn.Of)];
+
+    /// <summary>Days that lanes of a turn took here, oldest first.</summary>
+    public static IReadOnlyList<int> Intervals(string of, IEnumerable<Lane> lanes, DateOnly? acquired)
+    {
+        var turn = All.First(t => t.Of == of);
+        return
+        [
+            .. lanes.Where(lane => lane.Kind == turn.Lane && lane.Ending == turn.Ending && lane.To is not null && (acquired is null || lane.From >= acquired))
+                .Select(lane => lane.To!.Value.DayNumber - lane.From.DayNumber),
+        ];
+    }
+
+    /// <summary>A forecast for each open lane that has one.</summary>
+    /// <param name="kin">The intervals of other plants of its kind here, by turn.</param>
+    /// <param name="kind">What to call the kind, such as Lycaste.</param>
+    public static IReadOnlyList<Forecast> Read(
+        IReadOnlyList<Lane> lanes, DateOnly? acquired, Func<string, IReadOnlyList<int>> kin, string? kind, CultureSheet? sheet, DateOnly today) =>
+    [
+        .. from turn in All
+           where turn.Of != Matured || sheet?.Organs.Shoot is not Organ.Leaf // a leaf is followed by the next, not finished
+           from lane in lanes
+           where lane.Kind == turn.Lane && lane.Open
+           let forecast = Of(turn, lane, Intervals(turn.Of, lanes, acquired), kin, kind, sheet, today)
+           where forecast is not null
+           select forecast,
+    ];
+
+    static Forecast? Of(Turn turn, Lane lane, IReadOnlyList<int> own, Func<string, IReadOnlyList<int>> kin, string? kind, CultureSheet? sheet, DateOnly today)
+    {
+        var young = today.DayNumber - lane.From.DayNumber < YoungDays;
+        if (!young && own.Count > 0) return FromRecord(turn, lane, own, today, own.Count == 1 ? $"this plant's earlier {turn.One}" : $"this plant's {own.Count} earlier {turn.One}s");
+        if (!young && kind is not null && kin(turn.Of) is { Count: > 0 } others) return FromRecord(turn, lane, others, today, $"{others.Count} {turn.One}{(others.Count == 1 ? "" : "s")} of other {kind} here");
+        return Usual(turn, sheet) is { } days
+            ? new(turn.Of, lane.Organ, today, lane.From.AddDays(days - SheetSpreadDays), lane.From.AddDays(days), lane.From.AddDays(days + SheetSpreadDays), "the sheet's usual year")
+            : null;
+    }
+
+    static Forecast FromRecord(Turn turn, Lane lane, IReadOnlyList<int> days, DateOnly today, string source)
+    {
+        var sorted = days.Order().ToList();
+        var middle = (sorted[(sorted.Count - 1) / 2] + sorted[sorted.Count / 2]) / 2;
+        return new(turn.Of, lane.Organ, today,
+            lane.From.AddDays(Math.Min(sorted[0], middle - LeastSpreadDays)), lane.From.AddDays(middle),
+            lane.From.AddDays(Math.Max(sorted[^1], middle + LeastSpreadDays)), source);
+    }
+
+    /// <summary>The sheet's days from the start of a lane to its turn.</summary>
+    static int? Usual(Turn turn, CultureSheet? sheet)
+    {
+        var lane = sheet?.Usual.FirstOrDefault(u => u.Lane == turn.Lane);
+        var end = turn.Next is { } next ? sheet?.Usual.FirstOrDefault(u => u.Lane == next)?.From : lane?.To;
+        if (lane is null || end is not { } until) return null;
+        var days = until.In(2031, false).DayNumber - lane.From.In(2031, false).DayNumber;
+        return days <= 0 ? days + 365 : days;
+    }
+
+    /// <summary>How a kept forecast turned out: the day it happened, and how many days later than said (earlier is negative).</summary>
+    public static (DateOnly Happened, int DaysLate)? Outcome(Forecast forecast, IEnumerable<Lane> lanes)
+    {
+        var turn = All.FirstOrDefault(t => t.Of == forecast.Of);
+        var lane = lanes.FirstOrDefault(l => l.Kind == turn?.Lane && l.Ending == turn.Ending && l.Organ == forecast.Organ && l.From <= forecast.Made && l.To >= forecast.Made);
+        return lane?.To is { } happened ? (happened, happened.DayNumber - forecast.Likely.DayNumber) : null;
+    }
+}

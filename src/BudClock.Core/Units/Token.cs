@@ -1,0 +1,70 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+
+namespace BudClock.Core.Units;
+
+enum TokenKind { Word, Number, Date, Break, Reference }
+
+/// <summary>A word, a number, an ISO date, the name of an organ behind a #, or a break between observations, with its place in the line.</summary>
+sealed record Token(TokenKind Kind, int Start, int End, string Text, double Number = 0, DateOnly Date = default)
+{
+    public bool Is(string word) => Kind is TokenKind.Word && Text == word;
+}
+
+static partial class Tokens
+{
+    static readonly Dictionary<string, double> Signs = new()
+    {
+        ["½"] = 1.0 / 2,
+        ["¼"] = 1.0 / 4,
+        ["¾"] = 3.0 / 4,
+        ["⅓"] = 1.0 / 3,
+        ["⅔"] = 2.0 / 3,
+        ["⅛"] = 1.0 / 8,
+        ["⅜"] = 3.0 / 8,
+        ["⅝"] = 5.0 / 8,
+        ["⅞"] = 7.0 / 8,
+    };
+
+    public static List<Token> Of(string line, int from) =>
+        [.. Pattern().Matches(line, from).Select(Read)];
+
+    static Token Read(Match match)
+    {
+        var (start, end) = (match.Index, match.Index + match.Length);
+        if (match.Groups["iso"].Success && DateOnly.TryParseExact(match.Value, "yyyy-M-d", CultureInfo.InvariantCulture, DateTimeStyles.None, out var date))
+            return new(TokenKind.Date, start, end, match.Value, Date: date);
+        if (match.Groups["number"].Success) return new(TokenKind.Number, start, end, match.Value, Number(match));
+        if (match.Groups["reference"].Success) return new(TokenKind.Reference, start, end, match.Groups["reference"].Value);
+        if (match.Groups["break"].Success) return new(TokenKind.Break, start, end, match.Value);
+        return new(TokenKind.Word, start, end, match.Value.ToLowerInvariant().Replace('’', '\''));
+    }
+
+    /// <summary>"8.5", "8,5", "−3", "4 1/2", "4½", "½", "3/4".</summary>
+    static double Number(Match match)
+    {
+        var whole = match.Groups["whole"].Success
+            ? double.Parse(match.Groups["whole"].ValueSpan.ToString().Replace(',', '.'), CultureInfo.InvariantCulture)
+            : 0;
+        var part = match.Groups["sign"].Success ? Signs[match.Groups["sign"].Value]
+            : match.Groups["over"].Success ? Over(match.Groups["over"].Value.Split('/'))
+            : 0;
+        return match.Groups["minus"].Success ? -(whole + part) : whole + part;
+    }
+
+    static double Over(string[] fraction) =>
+        double.Parse(fraction[0], CultureInfo.InvariantCulture) / Math.Max(1, double.Parse(fraction[1], CultureInfo.InvariantCulture));
+
+    // A comma between two digits is a decimal comma; any other comma is a break.
+    [GeneratedRegex("""
+        (?<iso>[0-9]{4}-[0-9]{1,2}-[0-9]{1,2}(?![0-9]))
+        |(?<number>(?<minus>(?<![\w])[-−])?
+            (?:(?<over>[0-9]{1,3}/[0-9]{1,3})(?![0-9/])
+              |(?<whole>[0-9]{1,9}(?:[.,][0-9]{1,9})?)(?:\s?(?<sign>[½¼¾⅓⅔⅛⅜⅝⅞])|\s+(?<over>[0-9]{1,3}/[0-9]{1,3})(?![0-9/]))?
+              |(?<sign>[½¼¾⅓⅔⅛⅜⅝⅞])))
+        |\#(?<reference>[A-Za-z0-9][A-Za-z0-9-]*)
+        |(?<break>[,;\n]|\.(?=\s|$))
+        |(?:mg/l|["″%]|[^\s0-9,;:½¼¾⅓⅔⅛⅜⅝⅞"″%.]+\.?(?=\s|$|[,;])|[^\s0-9,;:½¼¾⅓⅔⅛⅜⅝⅞"″%.]+|\S)
+        """, RegexOptions.IgnorePatternWhitespace | RegexOptions.CultureInvariant | RegexOptions.IgnoreCase, matchTimeoutMilliseconds: 1000)]
+    private static partial Regex Pattern();
+}

@@ -1,0 +1,82 @@
+using System.Runtime.CompilerServices;
+
+namespace BudClock.Core.Units;
+
+/// <summary>What a number measures. Two quantities can be compared only within one dimension.</summary>
+public enum Dimension { Count, Length, Volume, Mass, Temperature, DissolvedSolids, Share }
+
+/// <summary>A unit that growers write. Conversion happens through the base unit of its dimension.</summary>
+/// <remarks>
+/// Base units: cm, mL, g, °C, ppm. US customary factors are those of NIST Handbook 44, appendix C, and
+/// NIST SP 811, appendix B (inch 2.54 cm exactly, US gallon 3.785411784 L exactly).
+/// </remarks>
+/// <param name="Symbol">How the unit is printed and stored.</param>
+/// <param name="Dimension">What it measures.</param>
+/// <param name="Factor">Base units in one of this unit.</param>
+/// <param name="Offset">Base value of zero of this unit; only temperatures have one.</param>
+/// <param name="Aliases">Other ways people write it, in lower case.</param>
+public sealed record Unit(string Symbol, Dimension Dimension, double Factor, double Offset, params string[] Aliases)
+{
+    const double GallonMl = 3785.411784;
+    const double ImperialGallonMl = 4546.09;
+
+    public static readonly Unit Cm = new("cm", Dimension.Length, 1, 0, "centimetre", "centimetres", "centimeter", "centimeters");
+    public static readonly Unit Mm = new("mm", Dimension.Length, 0.1, 0, "millimetre", "millimetres", "millimeter", "millimeters");
+    public static readonly Unit M = new("m", Dimension.Length, 100, 0, "metre", "metres", "meter", "meters");
+    public static readonly Unit In = new("in", Dimension.Length, 2.54, 0, "inch", "inches", "\"", "″");
+    public static readonly Unit Ft = new("ft", Dimension.Length, 30.48, 0, "foot", "feet");
+
+    public static readonly Unit Ml = new("mL", Dimension.Volume, 1, 0, "millilitre", "millilitres", "milliliter", "milliliters", "cc");
+    public static readonly Unit L = new("L", Dimension.Volume, 1000, 0, "litre", "litres", "liter", "liters");
+    public static readonly Unit FlOz = new("fl oz", Dimension.Volume, GallonMl / 128, 0, "floz", "fluid ounce", "fluid ounces");
+    public static readonly Unit Cup = new("cup", Dimension.Volume, GallonMl / 16, 0, "cups");
+    public static readonly Unit Tsp = new("tsp", Dimension.Volume, GallonMl / 768, 0, "teaspoon", "teaspoons");
+    public static readonly Unit Tbsp = new("tbsp", Dimension.Volume, GallonMl / 256, 0, "tablespoon", "tablespoons");
+    public static readonly Unit Gal = new("gal", Dimension.Volume, GallonMl, 0, "gallon", "gallons");
+    public static readonly Unit Qt = new("qt", Dimension.Volume, GallonMl / 4, 0, "quart", "quarts");
+    public static readonly Unit ImpGal = new("imp gal", Dimension.Volume, ImperialGallonMl, 0, "imperial gallon", "imperial gallons");
+
+    /// <summary>Twenty to a millilitre (metric drop, common practice).</summary>
+    public static readonly Unit Drop = new("drop", Dimension.Volume, 0.05, 0, "drops");
+
+    public static readonly Unit G = new("g", Dimension.Mass, 1, 0, "gram", "grams");
+    public static readonly Unit Kg = new("kg", Dimension.Mass, 1000, 0, "kilo", "kilos", "kilogram", "kilograms");
+    public static readonly Unit Oz = new("oz", Dimension.Mass, 28.349523125, 0, "ounce", "ounces");
+    public static readonly Unit Lb = new("lb", Dimension.Mass, 453.59237, 0, "pound", "pounds", "lbs");
+
+    public static readonly Unit C = new("°C", Dimension.Temperature, 1, 0, "c", "celsius", "degrees c");
+    public static readonly Unit F = new("°F", Dimension.Temperature, 5.0 / 9, -160.0 / 9, "f", "fahrenheit", "degrees f");
+
+    public static readonly Unit Ppm = new("ppm", Dimension.DissolvedSolids, 1, 0, "mg/l");
+    public static readonly Unit Percent = new("%", Dimension.Share, 1, 0, "percent");
+
+    public static readonly IReadOnlyList<Unit> All =
+        [Cm, Mm, M, In, Ft, Ml, L, FlOz, Cup, Tsp, Tbsp, Gal, Qt, ImpGal, Drop, G, Kg, Oz, Lb, C, F, Ppm, Percent];
+
+    static readonly Dictionary<string, Unit> ByName = All
+        .SelectMany(unit => unit.Aliases.Append(unit.Symbol.ToLowerInvariant()), (unit, name) => (unit, name))
+        .ToDictionary(pair => pair.name, pair => pair.unit);
+
+    /// <summary>The unit people mean by <paramref name="written"/>, in any case; null when it is none we know.</summary>
+    public static Unit? Find(string written) =>
+        ByName.GetValueOrDefault(written.Trim().TrimEnd('.').ToLowerInvariant());
+
+    /// <summary>The unit a bare number is read in: metric, or US customary where the garden says so.</summary>
+    public static Unit? Default(Dimension dimension, bool us) => dimension switch
+    {
+        Dimension.Length => us ? In : Cm,
+        Dimension.Volume => us ? FlOz : Ml,
+        Dimension.Mass => us ? Oz : G,
+        Dimension.Temperature => us ? F : C,
+        Dimension.DissolvedSolids => Ppm,
+        Dimension.Share => Percent,
+        _ => null,
+    };
+
+    /// <summary>Each unit is there once, in <see cref="All"/>: the same unit is the same object.</summary>
+    public bool Equals(Unit? other) => ReferenceEquals(this, other);
+
+    public override int GetHashCode() => RuntimeHelpers.GetHashCode(this);
+
+    public override string ToString() => Symbol;
+}
