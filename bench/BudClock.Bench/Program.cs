@@ -53,7 +53,7 @@ static void PlainRead(string file)
 // Warm: the compiler has had its time, as in a server that has run for a minute.
 static (TimeSpan Time, long Bytes) OnePlant(Plant plant, DateOnly day)
 {
-    var around = new Surroundings(new("Bench", 51.5, 0.7, "Europe/London")) { CoolestNightC = new(14, day), Shelf = ExampleShelf.Shelf };
+    var around = new Surroundings(new("Bench", 51.5, 0.7, "Europe/London")) { Weather = new([new(14, day)], [], [], []), Shelf = ExampleShelf.Shelf };
     for (var i = 0; i < 30_000; i++) Assessor.Shipped.Assess(plant, around, day);
     const int rounds = 2000;
     var before = GC.GetAllocatedBytesForCurrentThread();

@@ -56,19 +56,26 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         return [.. rows.Select(r => new ClimateReading(place, new(r.At, TimeSpan.Zero), r.TemperatureC, r.HumidityPct))];
     }
 
-    sealed record MeanRow(int PlaceId, long Day, double TemperatureC, double HumidityPct);
+    sealed record MeanRow(int PlaceId, long Hour, double TemperatureC, double HumidityPct, int Readings);
 
-    /// <summary>Each day's mean temperature and humidity at each place, from a moment on; days are those of UTC.</summary>
-    public async Task<IReadOnlyList<DailyMean>> DailyMeansAsync(DateTimeOffset from)
+    /// <summary>The mean temperature and humidity of each garden day at each place, from a moment on, right across both changes of clock.</summary>
+    public async Task<IReadOnlyList<DailyMean>> DailyMeansAsync(DateTimeOffset from, Garden garden)
     {
         await using var db = await databases.CreateDbContextAsync();
         var codes = await db.Places.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Code);
-        var (start, ticksADay) = (from.UtcTicks, TimeSpan.TicksPerDay);
+        var (start, ticksAnHour) = (from.UtcTicks, TimeSpan.TicksPerHour);
         var rows = await db.Database.SqlQuery<MeanRow>($"""
-            SELECT PlaceId, At / {ticksADay} AS Day, AVG(TemperatureC) AS TemperatureC, AVG(HumidityPct) AS HumidityPct
-            FROM Readings WHERE At >= {start} AND TemperatureC IS NOT NULL AND HumidityPct IS NOT NULL GROUP BY PlaceId, Day
+            SELECT PlaceId, At / {ticksAnHour} AS Hour, AVG(TemperatureC) AS TemperatureC, AVG(HumidityPct) AS HumidityPct, COUNT(*) AS Readings
+            FROM Readings WHERE At >= {start} AND TemperatureC IS NOT NULL AND HumidityPct IS NOT NULL GROUP BY PlaceId, Hour
             """).ToListAsync();
-        return [.. rows.Select(row => new DailyMean(codes[row.PlaceId], DateOnly.FromDayNumber((int)row.Day), row.TemperatureC, row.HumidityPct))];
+        var days = rows.Select(row => row.Hour).Distinct().ToDictionary(hour => hour, hour => garden.DayAt(new(hour * ticksAnHour, TimeSpan.Zero)));
+        return
+        [
+            .. from row in rows
+               group row by (row.PlaceId, Day: days[row.Hour]) into day
+               let count = day.Sum(row => row.Readings)
+               select new DailyMean(codes[day.Key.PlaceId], day.Key.Day, day.Sum(row => row.TemperatureC * row.Readings) / count, day.Sum(row => row.HumidityPct * row.Readings) / count),
+        ];
     }
 
     public async Task SaveGardenAsync(Garden garden)

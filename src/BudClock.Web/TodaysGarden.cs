@@ -6,6 +6,7 @@ using BudClock.Core.Evidence;
 using BudClock.Core.Feeding;
 using BudClock.Core.Mixing;
 using BudClock.Core.Notes;
+using BudClock.Core.Round;
 using BudClock.Data;
 
 namespace BudClock.Web;
@@ -17,7 +18,7 @@ namespace BudClock.Web;
 public sealed class TodaysGarden(GardenStore store, ShelfStore shelf, Clock clock)
 {
     /// <summary>How far back readings still say something of the nights now, with a day to spare for time zones.</summary>
-    static readonly TimeSpan Spoken = TimeSpan.FromDays(Nights.Days + 2);
+    static readonly TimeSpan Spoken = TimeSpan.FromDays(Weather.Kept + 2);
 
     /// <summary>How far back the air is remembered, to scale a plant's own rhythm by it.</summary>
     static readonly TimeSpan Remembered = TimeSpan.FromDays(120);
@@ -34,7 +35,7 @@ public sealed class TodaysGarden(GardenStore store, ShelfStore shelf, Clock cloc
         {
             if (today is { } meanwhile && meanwhile.Day == clock.Today(meanwhile.Garden)) return meanwhile;
             if (await store.ReadAsync(readingsSince: clock.GetUtcNow() - Spoken, acts: false) is not { } record) return today = null;
-            return today = new GardenDay(record, clock.Today(record.Garden), await store.DailyMeansAsync(clock.GetUtcNow() - Remembered));
+            return today = new GardenDay(record, clock.Today(record.Garden), await store.DailyMeansAsync(clock.GetUtcNow() - Remembered, record.Garden));
         }
         finally
         {
@@ -76,7 +77,7 @@ public sealed class TodaysGarden(GardenStore store, ShelfStore shelf, Clock cloc
         if (day == kept.Day) return kept.Find(plant.Tag)!;
         var end = new DateTimeOffset(day.AddDays(2), TimeOnly.MinValue, TimeSpan.Zero);
         var readings = plant.Place is { } place ? await store.ReadingsAsync(place, end - Spoken - TimeSpan.FromDays(1), end) : [];
-        return kept.Assessor.Assess(plant, kept.Around(plant) with { CoolestNightC = Nights.Coolest(plant.Place, day, kept.Garden, readings) }, day);
+        return kept.Assessor.Assess(plant, kept.Around(plant) with { Weather = Weather.Of(plant.Place, day, kept.Garden, readings, kept.Forecast) }, day);
     }
 
     /// <summary>Forgets everything, after the garden, a place or the weather changed.</summary>
@@ -87,35 +88,35 @@ public sealed class TodaysGarden(GardenStore store, ShelfStore shelf, Clock cloc
 public sealed class GardenDay
 {
     readonly ImmutableSortedDictionary<string, Assessment> byTag;
-    readonly Dictionary<string, Seen<double>?> coolest;
-    readonly KinRecord kin;
-    readonly DailyVpd vpd;
+    readonly GardenAround around;
     IReadOnlyList<SharedVessel>? shared;
     TodaysMix? mix;
 
     /// <param name="earlier">Daily means of readings that are too old to be held one by one.</param>
     public GardenDay(GardenRecord record, DateOnly day, IReadOnlyList<DailyMean>? earlier = null)
     {
-        (Garden, Places, Day) = (record.Garden, record.Places, day);
-        var readings = record.Readings.ToLookup(r => r.Place);
-        kin = new(record.Plants, day);
-        vpd = new(record.Garden, record.Readings, earlier ?? []);
-        (Vessels, Shelf, SheetChanges, Assessor) = (record.Vessels, record.Shelf, record.SheetChanges, Assessor.With(record.SheetChanges));
-        coolest = record.Places.ToDictionary(p => p.Code, p => Nights.Coolest(p.Code, day, record.Garden, readings[p.Code]));
-        byTag = record.Plants.Select(Assess).ToImmutableSortedDictionary(a => a.Plant.Tag, a => a, StringComparer.OrdinalIgnoreCase);
+        (Garden, Places, Forecast, Day) = (record.Garden, record.Places, record.Forecast, day);
+        (Vessels, SheetChanges, Assessor) = (record.Vessels, record.SheetChanges, Assessor.With(record.SheetChanges));
+        around = new(record, day, earlier);
+        byTag = Assess(record.Plants);
     }
 
-    GardenDay(GardenDay other, ImmutableSortedDictionary<string, Assessment> byTag) =>
-        (Garden, Places, Day, coolest, kin, vpd, Vessels, Shelf, SheetChanges, Assessor, this.byTag) =
-        (other.Garden, other.Places, other.Day, other.coolest, other.kin, other.vpd, other.Vessels, other.Shelf, other.SheetChanges, other.Assessor, byTag);
+    GardenDay(GardenDay other, GardenAround around, ImmutableSortedDictionary<string, Assessment> byTag) =>
+        (Garden, Places, Forecast, Day, this.around, Vessels, SheetChanges, Assessor, this.byTag) =
+        (other.Garden, other.Places, other.Forecast, other.Day, around, other.Vessels, other.SheetChanges, other.Assessor, byTag);
+
+    /// <summary>On as many cores as there are: the first assessment of a large garden is most of a cold start.</summary>
+    ImmutableSortedDictionary<string, Assessment> Assess(IEnumerable<Plant> plants) =>
+        plants.AsParallel().Select(Assess).ToImmutableSortedDictionary(a => a.Plant.Tag, a => a, StringComparer.OrdinalIgnoreCase);
 
     public DateOnly Day { get; }
     public Garden Garden { get; }
     public IReadOnlyList<Place> Places { get; }
+    public IReadOnlyList<ForecastDay> Forecast { get; }
     public IReadOnlyList<Vessel> Vessels { get; }
 
     /// <summary>The mixing shelf.</summary>
-    public Shelf Shelf { get; private init; }
+    public Shelf Shelf => around.Shelf;
 
     public IReadOnlyList<SheetChange> SheetChanges { get; }
 
@@ -145,30 +146,38 @@ public sealed class GardenDay
     /// <summary>Trays, reservoirs and cover pots with what stands in them.</summary>
     public IReadOnlyList<SharedVessel> SharedVessels => shared ??= [.. Vessels.Select(vessel => SharedVessel.Of(vessel, Plants, Day))];
 
+    /// <summary>A plant with what is said of the vessel that it shares.</summary>
+    public Assessment? WithShared(string? tag) => Find(tag) is { } plant ? GardenAssessed.WithShared(plant, SharedVessels) : null;
+
     /// <summary>What to mix for the plants that are due now.</summary>
     public TodaysMix Mix => mix ??= TodaysMix.Of(Plants, SharedVessels, Shelf, Day);
 
     public Place? PlaceOf(Plant plant) => Places.FirstOrDefault(p => p.Code == plant.Place);
 
-    public Seen<double>? CoolestNightC(string? place) => place is null ? null : coolest.GetValueOrDefault(place);
+    /// <summary>The coolest night of the last week at a place, °C; null where none was measured.</summary>
+    public Seen<double>? CoolestNightC(string? place) => around.WeatherAt(place).CoolestNight(Day, Nights.Days);
 
-    public GardenDay With(Plant plant) => new(this, byTag.SetItem(plant.Tag, Assess(plant)));
+    /// <summary>The garden with one plant as it is after a change; what shares its water is assessed anew with it.</summary>
+    public GardenDay With(Plant plant)
+    {
+        var plants = byTag.Values.Select(a => a.Plant.Tag.Equals(plant.Tag, StringComparison.OrdinalIgnoreCase) ? plant : a.Plant).ToList();
+        if (!byTag.ContainsKey(plant.Tag)) plants.Add(plant);
+        var changed = around.With(plants);
+        var basis = new GardenDay(this, changed, byTag);
+        var touched = changed.Sharing(plant).Concat(byTag.GetValueOrDefault(plant.Tag) is { } before ? around.Sharing(before.Plant) : []).Append(plant.Tag)
+            .Distinct(StringComparer.OrdinalIgnoreCase).ToHashSet(StringComparer.OrdinalIgnoreCase);
+        return new(this, changed, byTag.SetItems(plants.Where(p => touched.Contains(p.Tag)).Select(p => KeyValuePair.Create(p.Tag, basis.Assess(p)))));
+    }
 
     /// <summary>The same plants beside a changed shelf.</summary>
     public GardenDay With(Shelf changed)
     {
-        var basis = new GardenDay(this, byTag) { Shelf = changed };
-        return new(basis, byTag.Values.Select(a => basis.Assess(a.Plant)).ToImmutableSortedDictionary(a => a.Plant.Tag, a => a, StringComparer.OrdinalIgnoreCase));
+        var basis = new GardenDay(this, around.With(byTag.Values.Select(a => a.Plant), changed), byTag);
+        return new(basis, basis.around, basis.Assess(byTag.Values.Select(a => a.Plant)));
     }
 
-    public Surroundings Around(Plant plant) => new(Garden)
-    {
-        Place = PlaceOf(plant),
-        Shelf = Shelf,
-        CoolestNightC = CoolestNightC(plant.Place),
-        Kin = kin.Intervals,
-        Vpd = vpd.On(plant.Place),
-    };
+    /// <summary>What lies around a plant.</summary>
+    public Surroundings Around(Plant plant) => around.Of(plant);
 
     /// <summary>The same plants by changed sheets: what a change would make of today.</summary>
     public IEnumerable<(Assessment Now, Assessment Then)> Trying(IReadOnlyList<SheetChange> changes)

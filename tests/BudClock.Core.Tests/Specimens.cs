@@ -49,10 +49,16 @@ static class Specimens
     };
 
     public static Assessment Assess(Plant plant, DateOnly? on = null, Seen<double>? night = null, bool coldUnknown = false) =>
-        Assessor.Shipped.Assess(plant, Around with { CoolestNightC = coldUnknown ? null : night ?? Mild }, on ?? Today);
+        Assessor.Shipped.Assess(plant, Around with { Weather = coldUnknown ? Weather.Unknown : Night(night ?? new(Mild.Value, (on ?? Today).AddDays(-1))) }, on ?? Today);
+
+    /// <summary>A place of which one night is known.</summary>
+    public static Weather Night(Seen<double> night) => new([night], [], [], []);
+
+    /// <summary>The same, °C, measured last night.</summary>
+    public static Weather Night(double celsius) => Night(new Seen<double>(celsius, Today.AddDays(-1)));
 
     public static readonly Surroundings Around = new(new Garden("Glass", 51.5, 0.7, "Europe/London"));
 
     /// <summary>The advice of one rule, or null when it is silent.</summary>
-    public static Advice? Rule(this Assessment assessment, string rule) => assessment.Advice.SingleOrDefault(a => a.Rule == rule);
+    public static Advice? Rule(this Assessment assessment, string rule) => assessment.Advice.FirstOrDefault(a => a.Rule == rule);
 }

@@ -6,14 +6,14 @@ namespace BudClock.Core.Advising;
 
 /// <summary>All that is said of one plant on one day. Derived, never stored.</summary>
 /// <param name="Recorded">What each organ was doing, from the journal.</param>
-/// <param name="Situation">What the advice was read from; null for a plant without a culture sheet.</param>
+/// <param name="Situation">The evidence that the advice was read from.</param>
 public sealed record Assessment(
     Plant Plant,
     DateOnly On,
     PhaseRead Phase,
     IReadOnlyList<Lane> Recorded,
     IReadOnlyList<Advice> Advice,
-    Situation? Situation)
+    Situation Situation)
 {
     IReadOnlyList<Forecast>? forecasts;
     IReadOnlyList<Lane>? lanes;
@@ -22,20 +22,31 @@ public sealed record Assessment(
     public Advice? Main => Advice.MinBy(advice => advice.Verdict);
 
     /// <summary>When its open organs are likely to reach their next turn; read when first asked for.</summary>
-    public IReadOnlyList<Forecast> Forecasts => forecasts ??= Situation is { } now
-        ? Measuring.Forecasts.Read(Recorded, Plant.Acquired, turn => now.Around.Kin(Plant, turn), Plant.Genus, now.Sheet, On)
-        : [];
+    public IReadOnlyList<Forecast> Forecasts => forecasts ??= Measuring.Forecasts.Read(
+        Recorded, Plant.Acquired, turn => Situation.Around.Kin(Plant, turn), Plant.Genus, Situation.Sheet, On);
 
     /// <summary>Recorded lanes, and those expected in the next three months; read when first asked for.</summary>
-    public IReadOnlyList<Lane> Lanes => lanes ??= Situation is { } now && !Gone
-        ? [.. Recorded, .. ExpectedLanes.Ahead(now.Sheet, Recorded, Forecasts, On, now.Around.Garden.Southern)]
+    public IReadOnlyList<Lane> Lanes => lanes ??= !Gone
+        ? [.. Recorded, .. ExpectedLanes.Ahead(Situation.Sheet, Recorded, Forecasts, On, Situation.Around.Garden.Southern)]
         : Recorded;
 
     /// <summary>Where new entries belong among its organs.</summary>
-    public OrganBook Book => new(Plant, Recorded, Situation?.Journal ?? PlantJournal.UpTo(On, Plant.Entries), Situation?.Sheet.Organs ?? OrganHabit.Usual);
+    public OrganBook Book => new(Plant, Recorded, Situation.Journal, Situation.Sheet.Organs);
 
     /// <summary>Its habit has no sheet of its own yet.</summary>
-    public bool OnGeneralSheet => Situation is null || Situation.Sheet.Name == CultureSheets.General;
+    public bool OnGeneralSheet => Situation.Sheet.Name == CultureSheets.General;
+
+    /// <summary>What kept it from being assessed; null for nothing.</summary>
+    public Exception? Fault { get; init; }
+
+    /// <summary>What is said of the tray, reservoir or cover pot that it shares with others; none where it shares none.</summary>
+    public IReadOnlyList<Advice> Shared { get; init; } = [];
+
+    /// <summary>Its own advice, and that of what it shares.</summary>
+    public IReadOnlyList<Advice> All => Shared.Count == 0 ? Advice : [.. Advice, .. Shared];
+
+    /// <summary>What is open of the question that a kind of care answers, such as whether it wants water; null where nothing is said.</summary>
+    public Advice? Of(Care care) => Advice.Where(advice => advice.Care.Facts().Question == care.Facts().Question).MinBy(advice => advice.Verdict);
 
     /// <summary>Given away or dead: on record, and off the Round.</summary>
     public bool Gone => Ended is not null;

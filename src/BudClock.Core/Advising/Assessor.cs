@@ -1,11 +1,10 @@
-using BudClock.Core.Advising.Feeding;
 using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 
 namespace BudClock.Core.Advising;
 
-/// <summary>Entry to journal to lanes to situation to advice: the one way through the job.</summary>
+/// <summary>Entry to journal to lanes to evidence to proposals to guards to advice: the one way through the job.</summary>
 public sealed class Assessor
 {
     readonly CultureSheets sheets;
@@ -18,6 +17,7 @@ public sealed class Assessor
         if (missing.Count > 0) throw new InvalidDataException(string.Join(Environment.NewLine, missing));
     }
 
+    /// <summary>Assesses by the shipped sheets.</summary>
     public static Assessor Shipped { get; } = new(CultureSheets.Shipped);
 
     /// <summary>Assesses by the shipped sheets with a grower's changes in them.</summary>
@@ -25,41 +25,53 @@ public sealed class Assessor
 
     /// <summary>Assesses one plant of a garden on a day, past, present or to come.</summary>
     public Assessment Assess(Plant plant, GardenRecord garden, DateOnly today) =>
-        Assess(plant, Surroundings.Of(plant, garden, today), today);
+        Assess(plant, new GardenAround(garden, today).Of(plant), today);
 
     /// <summary>Assesses one plant with its surroundings already known.</summary>
+    /// <remarks>A plant that cannot be assessed is that plant's Look with the reason, never everybody's failure.</remarks>
     public Assessment Assess(Plant plant, Surroundings around, DateOnly today)
     {
         var sheet = sheets.For(plant);
         var journal = PlantJournal.UpTo(today, plant.Entries);
         var lanes = LaneReader.Read(journal);
-        var season = sheet?.Rule("W1") is null ? new Season(null, null, null) : Season.Read(journal);
-        var phase = PhaseRead.Read(journal, lanes, season, plant.Acquired, today);
         var ended = journal.Last(EntryKinds.Died, EntryKinds.GivenAway);
-        if (sheet is null) return new(plant, today, phase, lanes, [], null) { Ended = ended };
+        var now = Weigh(plant, sheet, journal, lanes, around, today);
+        try
+        {
+            return new(plant, today, now.Phase, lanes, ended is null ? Ask(now) : [], now) { Ended = ended };
+        }
+        catch (Exception fault) when (fault is ArithmeticException or InvalidOperationException or ArgumentException or KeyNotFoundException or NullReferenceException)
+        {
+            return new(plant, today, new(Phase.Growing, null), lanes, ended is null ? [CannotSay(fault, today)] : [], now) { Ended = ended, Fault = fault };
+        }
+    }
 
-        var now = new Situation
+    static Situation Weigh(Plant plant, CultureSheet sheet, PlantJournal journal, IReadOnlyList<Lane> lanes, Surroundings around, DateOnly today)
+    {
+        var dryRest = sheet.Is(Traits.DryRest) ? DryRest.Read(journal) : DryRest.None;
+        return new()
         {
             Plant = plant,
             Sheet = sheet,
             Today = today,
             Journal = journal,
             Lanes = lanes,
-            Phase = phase,
-            Season = season,
+            DryRest = dryRest,
             Series = SeriesReader.Read(journal, lanes, plant.Organs),
-            Roots = RootsSeen.Read(journal, season.Woke),
-            Bulbs = journal.State(EntryKinds.Bulbs, _ => true),
+            NewRoots = NewRoots.Read(journal, dryRest.Woke),
             Around = around,
             Rest = RestState.Read(journal, lanes, sheet, around.Garden.Southern),
         };
-        return new(plant, today, phase, lanes, ended is null ? Ask(now) : [], now) { Ended = ended };
     }
 
-    static IReadOnlyList<Advice> Ask(Situation now) => FeedGoesWithWater.In(Judgement.Settle(
-        from adviser in Advisers.All
-        where now.Sheet.Rule(adviser.Rule) is not null
-        let advice = adviser.Advise(now)
-        where advice is not null
-        select advice), now.Today);
+    static IReadOnlyList<Advice> Ask(Situation now)
+    {
+        var proposals = new List<Advice>();
+        foreach (var adviser in Advisers.All)
+            if (now.Sheet.Rule(adviser.Rule) is not null) proposals.AddRange(adviser.Advise(now));
+        return Judgement.InOrder(FeedGoesWithWater.In(Judgement.Settle(Guards.Over(now, proposals)), now.Today));
+    }
+
+    static Advice CannotSay(Exception fault, DateOnly today) => new(Topics.Health, "V9", Care.Look, Verdict.Look, today,
+        $"Bud Clock cannot judge this plant just now ({fault.Message.TrimEnd('.')}): look at it as you would without. Numbers of your own on its sheet are the likeliest cause.", []);
 }

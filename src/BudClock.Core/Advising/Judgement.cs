@@ -2,24 +2,40 @@ namespace BudClock.Core.Advising;
 
 /// <summary>What a verdict rests on, the strongest first.</summary>
 /// <remarks>
-/// A seen sign beats an interval, an interval beats a date; dates only say when to look. The surroundings, and what the plant
-/// cannot use, veto; an emergency overrides a veto.
+/// A seen sign beats an interval, an interval beats a date; dates only say when to look. What a guard stopped stands above all
+/// but an emergency.
 /// </remarks>
 public enum Ground { Emergency, Veto, Sign, Interval, Date }
 
-/// <summary>Settles what several rules say on one topic, so that a plant never hears Do and Hold at once.</summary>
+/// <summary>Settles what several rules say on one question, so that a plant never hears Do and Hold at once.</summary>
 public static class Judgement
 {
-    /// <summary>One advice a topic: that of the strongest ground; between equals, the first rule's.</summary>
-    public static IReadOnlyList<Advice> Settle(IEnumerable<Advice> said)
+    /// <summary>
+    /// One advice for each topic and question: that of the strongest ground; between equals Look before Hold before Do, since a
+    /// look never harms, then by rule. Different acts on one topic stand side by side, and nothing depends on the order of a list.
+    /// </summary>
+    public static IReadOnlyList<Advice> Settle(IEnumerable<Advice> said) =>
+    [
+        .. said.GroupBy(advice => (advice.Topic, advice.Care.Facts().Question)).Select(Strongest),
+    ];
+
+    /// <summary>In the order in which it is given: Do before Look before Hold, what cannot wait first.</summary>
+    public static IReadOnlyList<Advice> InOrder(IEnumerable<Advice> settled) =>
+    [
+        .. settled.OrderBy(advice => advice.Verdict).ThenBy(advice => Topic(advice.Topic)).ThenBy(advice => advice.Ground)
+            .ThenBy(advice => advice.Care).ThenBy(advice => advice.Rule, StringComparer.Ordinal),
+    ];
+
+    static Advice Strongest(IEnumerable<Advice> same) => same
+        .OrderBy(advice => advice.Ground).ThenBy(advice => Caution(advice.Verdict)).ThenBy(advice => advice.Rule, StringComparer.Ordinal)
+        .ThenBy(advice => advice.Reason, StringComparer.Ordinal).First();
+
+    static int Caution(Verdict verdict) => verdict switch { Verdict.Look => 0, Verdict.Hold => 1, _ => 2 };
+
+    static int Topic(string topic)
     {
-        var settled = new List<Advice>();
-        foreach (var advice in said)
-        {
-            var other = settled.FindIndex(a => a.Topic == advice.Topic);
-            if (other < 0) settled.Add(advice);
-            else if (advice.Ground < settled[other].Ground) settled[other] = advice;
-        }
-        return settled;
+        for (var i = 0; i < Topics.All.Count; i++)
+            if (Topics.All[i] == topic) return i;
+        return Topics.All.Count;
     }
 }

@@ -22,7 +22,8 @@ public static class Nights
         return coolest;
     }
 
-    static bool IsNight(DateTimeOffset at, DateOnly day, Garden garden)
+    /// <summary>Whether an instant lies between sunset and sunrise; 19 to 7 o'clock where the garden's place on earth is not known.</summary>
+    public static bool IsNight(DateTimeOffset at, DateOnly day, Garden garden)
     {
         if (garden.Latitude is not { } latitude)
             return TimeZoneInfo.ConvertTime(at, garden.Zone).Hour is < 7 or >= 19;

@@ -27,6 +27,62 @@ public sealed record CultureSheet(
     /// <summary>Names of <see cref="Cautions"/> that hold for the whole plant.</summary>
     public IReadOnlyList<string> Cautions { get; init; } = [];
 
+    /// <summary>What the habit is, from <see cref="Culture.Traits"/>.</summary>
+    public IReadOnlyList<string> Traits { get; init; } = [];
+
+    /// <summary>How much sun it bears at most (rule E8).</summary>
+    public LightClass Light { get; init; } = LightClass.Bright;
+
+    /// <summary>What of it can be saved when its base rots (rule V2), such as "firm back bulbs".</summary>
+    public string Rescue { get; init; } = "whatever is firm";
+
+    /// <summary>Words for a medium it must not stay in when it arrives (rule F2), in lower case.</summary>
+    public IReadOnlyList<string> WrongMedia { get; init; } = [];
+
+    /// <summary>The name of a sheet whose rules, schools and year hold where this one gives none; null for none but the general.</summary>
+    public string? Like { get; init; }
+
+    /// <summary>Whether the habit is so; one of <see cref="Culture.Traits"/>.</summary>
+    public bool Is(string trait) => Traits.Contains(trait);
+
+    /// <summary>The sheet with all that it lacks taken from the sheet it is like.</summary>
+    public CultureSheet LikeSheet(CultureSheet other) => Over(other) with
+    {
+        Usual = Usual.Count > 0 ? Usual : other.Usual,
+        Phases = Phases.Count > 0 ? Phases : other.Phases,
+        Signs = Signs.Count > 0 ? Signs : other.Signs,
+        Cautions = Cautions.Count > 0 ? Cautions : other.Cautions,
+    };
+
+    /// <summary>The sheet of a cross (rule V9): the parent that rests dry leads, and of each limit the stricter one holds.</summary>
+    public CultureSheet Stricter(CultureSheet other)
+    {
+        if (other.Name == Name) return this;
+        var (lead, second) = other.Is(Culture.Traits.DryRest) && !Is(Culture.Traits.DryRest) ? (other, this) : (this, other);
+        return lead with
+        {
+            Rules = lead.Rules.ToDictionary(rule => rule.Key, rule => second.Rule(rule.Key) is { } limits ? rule.Value.Stricter(rule.Key, limits) : rule.Value),
+            Light = (LightClass)Math.Min((int)lead.Light, (int)second.Light),
+            WrongMedia = [.. lead.WrongMedia.Union(second.WrongMedia)],
+            Cautions = [.. lead.Cautions.Union(second.Cautions)],
+        };
+    }
+
+    /// <summary>The span of its usual year that a day lies in, with the day it began; null in a gap, and for a sheet without phases.</summary>
+    /// <param name="southern">The south is half a year later.</param>
+    public (UsualPhase Phase, DateOnly From)? PhaseOn(DateOnly day, bool southern)
+    {
+        foreach (var phase in Phases)
+            for (var year = day.Year - 1; year <= day.Year; year++)
+            {
+                var from = phase.From.In(year, southern);
+                var to = phase.To.In(year, southern);
+                if (to < from) to = to.AddYears(1);
+                if (day >= from && day <= to) return (phase, from);
+            }
+        return null;
+    }
+
     /// <summary>The sheet with the rules, thresholds and schools of another where it has none of its own.</summary>
     public CultureSheet Over(CultureSheet basis) => this with
     {
@@ -48,12 +104,34 @@ public sealed record RuleSheet(IReadOnlyDictionary<string, Threshold> Thresholds
     /// <summary>A threshold that the rule needs. Sheets are checked at start, so it is there.</summary>
     public double this[string name] => Thresholds[name].Value;
 
+    /// <summary>A threshold that a sheet may leave out; null then.</summary>
+    public double? Find(string name) => Thresholds.GetValueOrDefault(name)?.Value;
+
+    /// <summary>Thresholds of which the higher one is the stricter; of all others it is the lower, and what no list names stays.</summary>
+    static readonly HashSet<string> HigherIsStricter = ["V4.feed", "V4.danger", "V4.danger-rest", "W1.root-length-small", "W1.root-length-large", "W1.night", "D3.warm", "D4.night", "E7.humid-from", "F10.ph-from"];
+
+    static readonly HashSet<string> LowerIsStricter = ["V4.hot-night", "V4.hot-day", "F10.tds", "F10.ph-to", "F3.share", "F3.rising", "W6.tds", "W6.depth"];
+
+    /// <summary>The thresholds of a rule with the stricter of two limits for each.</summary>
+    public RuleSheet Stricter(string rule, RuleSheet other) => new(Thresholds.ToDictionary(pair => pair.Key, pair =>
+        other.Thresholds.GetValueOrDefault(pair.Key) is { } second && IsStricter($"{rule}.{pair.Key}", second.Value, pair.Value.Value) ? second : pair.Value));
+
+    static bool IsStricter(string name, double second, double first) =>
+        (HigherIsStricter.Contains(name) && second > first) || (LowerIsStricter.Contains(name) && second < first);
+
+    /// <summary>The thresholds of a rule, with those of another where it gives none.</summary>
     public RuleSheet Over(RuleSheet basis) => new(basis.Thresholds.Where(threshold => !Thresholds.ContainsKey(threshold.Key)).Concat(Thresholds).ToDictionary());
 }
 
 /// <summary>A number to decide by, with its unit and the reason for it.</summary>
+/// <param name="Least">The least value that makes sense.</param>
+/// <param name="Most">The most that makes sense.</param>
 /// <param name="Genera">Genera it holds for; empty when it holds for the whole sheet.</param>
-public sealed record Threshold(double Value, string Unit, string Reason, IReadOnlyList<string> Genera);
+public sealed record Threshold(double Value, double Least, double Most, string Unit, string Reason, IReadOnlyList<string> Genera)
+{
+    /// <summary>Whether a grower may set it to that: a number from <see cref="Least"/> to <see cref="Most"/>.</summary>
+    public bool Allows(double value) => value >= Least && value <= Most;
+}
 
 /// <summary>A question on which good growers differ.</summary>
 public sealed record SchoolQuestion(string Question, string Default, IReadOnlyDictionary<string, School> Answers);

@@ -14,6 +14,7 @@ public sealed class CultureSheets
     /// <exception cref="InvalidDataException">Two sheets share a genus or species for the same medium.</exception>
     public CultureSheets(IReadOnlyList<CultureSheet> sheets)
     {
+        sheets = [.. sheets.Select(sheet => Whole(sheet, sheets, 0))];
         var general = sheets.FirstOrDefault(sheet => sheet.Name == General);
         All = sheets = general is null ? sheets : [.. sheets.Select(sheet => sheet.Over(general))];
         byName = sheets.ToDictionary(sheet => sheet.Name);
@@ -23,17 +24,63 @@ public sealed class CultureSheets
         if (shared is not null) throw new InvalidDataException($"{shared.Key} stands on two sheets for the same medium.");
     }
 
+    /// <summary>A sheet with what it takes from the one it is like.</summary>
+    static CultureSheet Whole(CultureSheet sheet, IReadOnlyList<CultureSheet> all, int depth)
+    {
+        if (sheet.Like is not { } name) return sheet;
+        var other = all.FirstOrDefault(s => s.Name == name) ?? throw new InvalidDataException($"Sheet {sheet.Name} is like {name}, which is no sheet.");
+        if (depth > all.Count) throw new InvalidDataException($"Sheet {sheet.Name} is like itself.");
+        return sheet.LikeSheet(Whole(other, all, depth + 1));
+    }
+
     public static CultureSheets Shipped { get; } = new(ReadShipped());
 
     public IReadOnlyList<CultureSheet> All { get; }
 
     public CultureSheet? Find(string? name) => name is null ? null : byName.GetValueOrDefault(name);
 
-    /// <summary>The sheet of a botanical name: the species' own before the genus's, the one for its medium before the usual one.</summary>
+    /// <summary>
+    /// The sheet of a name: the species' own before the genus's, the one for its medium before the usual one. Common names and
+    /// synonyms are read as what they mean; a cross of genera takes its parents' sheets, the stricter threshold of each.
+    /// </summary>
+    /// <returns>Null where nothing is known of the name.</returns>
     public CultureSheet? ForTaxon(string? taxon, string? medium = null)
     {
-        var words = taxon?.Split(' ', StringSplitOptions.RemoveEmptyEntries) ?? [];
-        return words.Length == 0 ? null : InMedium(string.Join(' ', words.Take(2)), medium) ?? InMedium(words[0], medium);
+        if (string.IsNullOrWhiteSpace(taxon)) return null;
+        var words = PlantNames.Shipped.Botanical(PlantNames.Plain(taxon)).Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        if (words.Length == 0) return null;
+        return InMedium(string.Join(' ', words.Take(2)), medium) ?? InMedium(words[0], medium) ?? OfParents(words[0], medium);
+    }
+
+    CultureSheet? OfParents(string genus, string? medium) =>
+        PlantNames.Shipped.Parents(genus, byTaxon.Select(group => group.Key)).Select(parent => InMedium(parent, medium)).OfType<CultureSheet>().ToList() is [var first, ..] parents
+            ? parents.Aggregate(first, (a, b) => a.Stricter(b))
+            : null;
+
+    /// <summary>What a typed name may mean, the likeliest first: known names, names that begin so, and the nearest ones.</summary>
+    public IReadOnlyList<NameFound> Search(string? typed, string? medium = null)
+    {
+        var name = PlantNames.Plain(typed);
+        if (name.Length < 2) return [];
+        var names = PlantNames.Shipped;
+        var found = new List<NameFound>();
+        if (ForTaxon(name, medium) is { } exact) found.Add(new(Botanical(name), exact, How(name)));
+        var all = byTaxon.Select(group => group.Key).Concat(names.Common).ToList();
+        foreach (var near in all.Where(known => known.StartsWith(name, StringComparison.OrdinalIgnoreCase)).Order(StringComparer.OrdinalIgnoreCase).Take(5)) Add(near, How(near));
+        if (found.Count == 0 && (Nearest.To(name, all) ?? Nearest.To(name.Split(' ')[0], all)) is { } slip) Add(slip, "near to what was typed");
+        return [.. found.DistinctBy(f => f.Taxon)];
+
+        void Add(string known, string how)
+        {
+            if (ForTaxon(known, medium) is { } sheet) found.Add(new(Botanical(known), sheet, how));
+        }
+
+        string Botanical(string text) => names.Botanical(text) is var taxon && taxon != text ? taxon : char.ToUpperInvariant(text[0]) + text[1..];
+
+        string How(string text) => names.IsCommon(text) ? $"common name {text.ToLowerInvariant()}"
+            : names.Botanical(text) != text ? $"today's or earlier name {text}"
+            : byTaxon.Contains(text.Split(' ')[0]) ? "genus"
+            : $"cross of {string.Join(" and ", names.Parents(text.Split(' ')[0], byTaxon.Select(group => group.Key)))}";
     }
 
     CultureSheet? InMedium(string taxon, string? medium) =>
@@ -55,8 +102,9 @@ public sealed class CultureSheets
     }
 
     /// <summary>The sheet a plant is read by: the one it names, else that of its taxon and medium, else the general one.</summary>
-    /// <returns>Null only where no general sheet is given.</returns>
-    public CultureSheet? For(Plant plant) => ownSheets.GetValueOrDefault(plant.Tag) ?? Find(plant.Sheet) ?? ForTaxon(plant.Taxon, plant.Medium) ?? Find(General);
+    /// <exception cref="InvalidDataException">No sheet fits, and there is no general one.</exception>
+    public CultureSheet For(Plant plant) => ownSheets.GetValueOrDefault(plant.Tag) ?? Find(plant.Sheet) ?? ForTaxon(plant.Taxon, plant.Medium) ?? Find(General)
+        ?? throw new InvalidDataException("There is no general sheet.");
 
     static List<CultureSheet> ReadShipped()
     {

@@ -35,13 +35,19 @@ public sealed class SheetReader(string file)
             faults.Add(new(file, 1, "expected a sheet with name, title, genera and rules"));
             return null;
         }
-        Known(root, "name", "title", "about", "genera", "rules", "schools", "usual", "organs", "phases", "signs", "cautions", "media");
+        Known(root, "name", "title", "about", "genera", "rules", "schools", "usual", "organs", "phases", "signs", "cautions", "media",
+            "traits", "light", "rescue", "wrong-media", "like");
         var sheet = new CultureSheet(
             Text(root, "name"), Text(root, "title"), Text(root, "about"), Words(root, "genera"),
             Map(root, "rules", (_, node) => Rule(node)), Map(root, "schools", School), Rows(root, "usual", Usual))
         {
             Organs = Organs(root),
             Media = Words(root, "media"),
+            Traits = [.. Words(root, "traits").Select(name => Trait(root, name))],
+            Light = Light(root),
+            Rescue = root.Children.ContainsKey("rescue") ? Text(root, "rescue") : "whatever is firm",
+            WrongMedia = Words(root, "wrong-media"),
+            Like = root.Children.ContainsKey("like") ? Text(root, "like") : null,
             Phases = Rows(root, "phases", row => new UsualPhase(Phase(row, Text(row, "phase")), Day(row, "from"), Day(row, "to"), Text(row, "about"))),
             Signs = Rows(root, "signs", Sign),
             Cautions = [.. Words(root, "cautions").Select(name => Caution(root, name))],
@@ -53,8 +59,36 @@ public sealed class SheetReader(string file)
 
     Threshold Threshold(YamlMappingNode node)
     {
-        Known(node, "value", "unit", "reason", "genera");
-        return new(Number(node, "value"), Text(node, "unit"), Text(node, "reason"), Words(node, "genera"));
+        Known(node, "value", "range", "unit", "reason", "genera");
+        var (value, (least, most)) = (Number(node, "value"), Range(node));
+        if (value < least || value > most) Fault(node, Numbers($"the value {value} is outside its own range, {least} to {most}"));
+        return new(value, least, most, Text(node, "unit"), Text(node, "reason"), Words(node, "genera"));
+    }
+
+    (double Least, double Most) Range(YamlMappingNode node)
+    {
+        var ends = Words(node, "range").Select(word => double.TryParse(word, CultureInfo.InvariantCulture, out var end) ? end : double.NaN).ToList();
+        if (ends is [var least, var most] && least <= most) return (least, most);
+        Fault(node, "range: expected the least and the most that make sense, such as [1, 60]");
+        return (double.MinValue, double.MaxValue);
+    }
+
+    static string Numbers(FormattableString text) => text.ToString(CultureInfo.InvariantCulture);
+
+    string Trait(YamlNode at, string name)
+    {
+        if (!Traits.All.Contains(name)) Fault(at, $"\"{name}\" is no trait; known are {string.Join(", ", Traits.All)}");
+        return name;
+    }
+
+    LightClass Light(YamlMappingNode root)
+    {
+        if (!root.Children.ContainsKey("light")) return LightClass.Bright;
+        var name = Text(root, "light");
+        foreach (var light in Enum.GetValues<LightClass>())
+            if (light.Name() == name) return light;
+        Fault(root, $"light: \"{name}\" is no light class; known are {string.Join(", ", Enum.GetValues<LightClass>().Select(LightWords.Name))}");
+        return default;
     }
 
     SchoolQuestion School(string question, YamlMappingNode node)

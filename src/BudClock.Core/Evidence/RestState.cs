@@ -12,6 +12,9 @@ namespace BudClock.Core.Evidence;
 /// <param name="Wakes">When its kind usually wakes; the plant itself decides.</param>
 public sealed record RestState(DateOnly Since, Entry? Stored, bool Lifted, DateOnly Checked, Entry? Feel, DateOnly? Wakes)
 {
+    /// <summary>Somebody felt it since it began to rest.</summary>
+    public bool Felt => Feel is not null;
+
     const int PreparedDays = 60; // lifting and drying come some weeks before or after the last leaf
 
     /// <summary>The rest that is going on, or null.</summary>

@@ -1,56 +1,114 @@
-using BudClock.Core.Advising;
 using BudClock.Core.Culture;
 using BudClock.Core.Measuring;
 
 namespace BudClock.Core.Evidence;
 
-/// <summary>Everything a rule may look at: the plant and its journal read to a day, its sheet, its surroundings.</summary>
-public sealed record Situation
+/// <summary>
+/// All the evidence on one plant and one day, weighed once: every rule, page and report asks here, and none reads a sign alone.
+/// </summary>
+/// <remarks>Each finding is read when it is first asked for, and kept. Not for use by several threads at once.</remarks>
+public sealed class Situation
 {
+    Ages? ages;
+    RootsFound? roots;
+    Wetness? wetness;
+    Thirst? thirst;
+    Interval? interval;
+    Levels? levels;
+    Daylight? daylight;
+    Sleep? sleep;
+    Arrival? arrival;
+    RotCase? rot;
+    PestCase? pests;
+    Temper? temper;
+    bool arrivalRead, rotRead, pestsRead;
+
     public required Plant Plant { get; init; }
+
     public required CultureSheet Sheet { get; init; }
+
     public required DateOnly Today { get; init; }
+
+    /// <summary>The plant's entries up to today.</summary>
     public required PlantJournal Journal { get; init; }
+
+    /// <summary>What each organ was doing.</summary>
     public required IReadOnlyList<Lane> Lanes { get; init; }
-    public required PhaseRead Phase { get; init; }
-    public required Season Season { get; init; }
-    public required RootsSeen Roots { get; init; }
+
+    /// <summary>Where it stands between leaf fall and first water, for habits with a dry rest.</summary>
+    public required DryRest DryRest { get; init; }
+
+    /// <summary>The garden, the weather of the plant's place, its kind, and what it shares water or a store with.</summary>
+    public required Surroundings Around { get; init; }
 
     /// <summary>What has been measured, organ by organ, the newest first.</summary>
     public IReadOnlyList<OrganSeries> Series { get; init; } = [];
 
-    /// <summary>The rest that is going on; null for a plant in growth.</summary>
+    /// <summary>The rest that is on record; null for a plant in growth.</summary>
     public RestState? Rest { get; init; }
 
+    /// <summary>How long each kind of evidence is good for.</summary>
+    public Ages Ages => ages ??= Ages.Of(Sheet);
+
+    /// <summary>Has it live roots?</summary>
+    public RootsFound Roots => roots ??= RootsFound.Read(Plant, Journal, Today, Needs("V3", "few"), Needs("F7", "strong"), (int)Needs("V3", "rooting"));
+
+    /// <summary>The new roots since it woke, for habits with a dry rest.</summary>
+    public NewRoots NewRoots { get; init; } = NewRoots.None;
+
+    /// <summary>How wet the medium is, and when water was given.</summary>
+    public Wetness Wetness => wetness ??= Wetness.Read(Journal, Today, Ages);
+
+    /// <summary>Days from water to water.</summary>
+    public Interval Interval => interval ??= Interval.Read(this);
+
+    /// <summary>Thirst, or roots.</summary>
+    public Thirst Thirst => thirst ??= Thirst.Read(
+        this, Interval.Days, Interval.Rhythm.Own ? Interval.To : null, Needs("V1", "third") / 100, (int)Needs("V1", "forgotten"));
+
+    /// <summary>The water below it.</summary>
+    public Levels Levels => levels ??= Vessels.LevelsOf(this);
+
+    /// <summary>The day's length.</summary>
+    public Daylight Daylight => daylight ??= Daylight.Of(Around.Garden, Today);
+
+    /// <summary>Whether it rests, goes to rest, or perhaps rests.</summary>
+    public Sleep Sleep => sleep ??= Sleep.Read(this);
+
+    /// <summary>How it came; null where no day is known.</summary>
+    public Arrival? Arrival => arrivalRead ? arrival : Read(ref arrivalRead, ref arrival, () => Arrival.Read(Plant, Journal, Sheet, Today));
+
+    /// <summary>Rot, from its finding to its end; null for a plant that never rotted.</summary>
+    public RotCase? Rot => rotRead ? rot : Read(ref rotRead, ref rot, () => RotCase.Read(Journal));
+
+    /// <summary>Pests, from the day they were seen to the second clear look; null where none were.</summary>
+    public PestCase? Pests => pestsRead ? pests : Read(ref pestsRead, ref pests, () => PestCase.Read(Journal));
+
+    /// <summary>Too cold or too warm for it, measured or forecast.</summary>
+    public Temper Temper => temper ??= Temper.Read(this);
+
+    /// <summary>The state in one word.</summary>
+    public PhaseRead Phase => phase ??= PhaseRead.Read(this);
+
+    PhaseRead? phase;
+
+    /// <summary>On record as resting, or as leafless and waiting for its new growth.</summary>
+    public bool Resting => Rest is not null || DryRest.Asleep;
+
     /// <summary>Growing in the open season: not resting, and not waiting for its first water.</summary>
-    public bool InGrowth => Rest is null && !Season.Asleep && !Season.Waking;
+    public bool InGrowth => !Resting && !DryRest.Waking;
 
-    /// <summary>Its roots were found dead, and no new ones were seen since (rule W15).</summary>
-    public DateOnly? RootsDeadSince
-    {
-        get
-        {
-            if (Journal.Last(EntryKinds.RootsLost) is not { } lost) return null;
-            return Journal.Of(EntryKinds.RootsStarted, EntryKinds.RootLength, EntryKinds.RootsAtBase, EntryKinds.RootCount).Any(e => e.On >= lost.On && e.Logged > lost.Logged && e.Amount is not { InBase: <= 0 }) ? null : lost.On;
-        }
-    }
+    /// <summary>Watered into the pot in the ordinary way: in growth, rooted, and not over a reservoir or in a tray.</summary>
+    public bool DrinksFromAbove => InGrowth && !Roots.Unrooted && !Levels.OverWater;
 
-    /// <summary>The school that the grower chose for this plant, else the sheet's; null where the sheet knows no such question.</summary>
-    public (School Chosen, IReadOnlyList<OtherSchool> Others)? School(string question)
-    {
-        if (Sheet.Schools.GetValueOrDefault(question) is not { } schools) return null;
-        var chosen = Plant.Schools.For(question) is { } own && schools.Answers.ContainsKey(own) ? own : schools.Default;
-        return (schools.Answers[chosen], [.. schools.Answers.Values.Where(s => s.Name != chosen).Select(s => new OtherSchool(s.Name, s.Does, s.Risks))]);
-    }
+    /// <summary>What the bulbs last looked like; null for never, and for what is too old to tell.</summary>
+    public Seen<string>? Bulbs => Journal.State(EntryKinds.Bulbs, e => e.On >= Today.AddDays(-Ages.Bulbs));
 
-    /// <summary>What the bulbs last looked like.</summary>
-    public Seen<string>? Bulbs { get; init; }
+    /// <summary>The coolest night of the last days at the plant's place, °C.</summary>
+    public Seen<double>? CoolestNightC => Around.Weather.CoolestNight(Today, Ages.Nights);
 
-    /// <summary>The garden, the weather of the plant's place, and its kind.</summary>
-    public required Surroundings Around { get; init; }
-
-    /// <summary>The coolest night of the last week at the plant's place, °C.</summary>
-    public Seen<double>? CoolestNightC => Around.CoolestNightC;
+    /// <summary>An organ of that lane is under way.</summary>
+    public bool Open(LaneKind kind) => Lanes.Any(lane => lane.Kind == kind && lane.Open);
 
     /// <summary>A threshold of a rule on this plant's sheet.</summary>
     public double Needs(string rule, string threshold) => Sheet.Rule(rule)![threshold];
@@ -58,35 +116,24 @@ public sealed record Situation
     /// <summary>Whether a threshold that names genera is meant for this plant.</summary>
     public bool IsFor(string rule, string threshold) =>
         Sheet.Rule(rule)!.Thresholds[threshold].Genera.Contains(Plant.Genus, StringComparer.OrdinalIgnoreCase);
-}
 
-/// <summary>What is known of the new roots since the plant woke.</summary>
-/// <param name="Series">Their lengths, oldest first, those above nothing.</param>
-/// <param name="Checked">The last day anybody looked at them.</param>
-/// <param name="Started">The day they were first seen.</param>
-/// <param name="AtBase">The day they were seen at the bottom of the pot or turning round it.</param>
-/// <param name="Lost">The day they were found dead, unless new ones followed.</param>
-public sealed record RootsSeen(IReadOnlyList<Measurement> Series, DateOnly? Checked, DateOnly? Started, DateOnly? AtBase, DateOnly? Lost)
-{
-    public static readonly RootsSeen None = new([], null, null, null, null);
-
-    public bool Live => Started is not null && Lost is null;
-
-    public Seen<double>? Longest => Series is [.., var last] ? new(last.Cm, last.On) : null;
-
-    /// <summary>Reads the roots from the day the plant woke. Roots that were lost count no more, nor does their length.</summary>
-    public static RootsSeen Read(PlantJournal journal, DateOnly? since)
+    /// <summary>The school that the grower chose for this plant, else the sheet's; null where the sheet knows no such question.</summary>
+    public ChosenSchool? School(string question)
     {
-        if (since is not { } day) return None;
-        var lost = journal.Last(EntryKinds.RootsLost) is { } gone && gone.On >= day ? gone.On : (DateOnly?)null;
-        var signs = journal.Of(EntryKinds.RootsStarted, EntryKinds.RootLength, EntryKinds.RootCount, EntryKinds.RootsAtBase)
-            .Where(e => e.On >= day && !(e.On <= lost)).ToList();
-        var live = signs.Where(e => e.Amount is not { InBase: <= 0 }).ToList();
-        return new(Lengths(live), signs.LastOrDefault()?.On ?? lost, live.FirstOrDefault()?.On,
-            live.LastOrDefault(e => e.Kind == EntryKinds.RootsAtBase)?.On, live.Count > 0 ? null : lost);
+        if (Sheet.Schools.GetValueOrDefault(question) is not { } schools) return null;
+        var chosen = Plant.Schools.For(question) is { } own && schools.Answers.ContainsKey(own) ? own : schools.Default;
+        return new(schools.Answers[chosen], [.. schools.Answers.Values.Where(s => s.Name != chosen).Select(s => new OtherSchool(s.Name, s.Does, s.Risks))]);
     }
 
-    /// <summary>One length a day: the last one written down.</summary>
-    static List<Measurement> Lengths(IEnumerable<Entry> signs) =>
-        [.. signs.Where(e => e.Kind == EntryKinds.RootLength).GroupBy(e => e.On).Select(g => new Measurement(g.Key, g.Last().Amount!.Value.InBase))];
+    static T? Read<T>(ref bool done, ref T? kept, Func<T?> read) where T : class
+    {
+        if (!done) (kept, done) = (read(), true);
+        return kept;
+    }
 }
+
+/// <summary>The school a plant is grown by, with what the others would do.</summary>
+public sealed record ChosenSchool(School Chosen, IReadOnlyList<OtherSchool> Others);
+
+/// <summary>Another school's way, with what it risks.</summary>
+public sealed record OtherSchool(string Name, string Would, string Risks);

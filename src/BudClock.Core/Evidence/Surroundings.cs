@@ -1,4 +1,3 @@
-using BudClock.Core.Climate;
 using BudClock.Core.Measuring;
 using BudClock.Core.Mixing;
 
@@ -7,8 +6,8 @@ namespace BudClock.Core.Evidence;
 /// <summary>What lies around a plant on a day: the garden, the weather of its place, and its kind.</summary>
 public sealed record Surroundings(Garden Garden)
 {
-    /// <summary>The coolest night of the last week at the plant's place, °C.</summary>
-    public Seen<double>? CoolestNightC { get; init; }
+    /// <summary>What the plant's place has been, and what is forecast for it.</summary>
+    public Weather Weather { get; init; } = Weather.Unknown;
 
     /// <summary>Where the plant stands; null is unplaced.</summary>
     public Place? Place { get; init; }
@@ -16,32 +15,29 @@ public sealed record Surroundings(Garden Garden)
     /// <summary>The mean vapour pressure deficit of a day at the plant's place, kPa; null where it is not known.</summary>
     public Func<DateOnly, double?> Vpd { get; init; } = _ => null;
 
-    /// <summary>Hours from sunrise to sunset; null without a latitude.</summary>
-    public double? DayHours(DateOnly day) => Garden.Latitude is { } latitude ? Sun.On(day, latitude).DayHours : null;
+    /// <summary>The tray, reservoir or cover pot it shares; null where it has none.</summary>
+    public Vessel? Vessel { get; init; }
+
+    /// <summary>Tags of plants in the same tray, vessel or store.</summary>
+    public IReadOnlyList<string> Neighbours { get; init; } = [];
+
+    /// <summary>Levels and fillings of the shared vessel, written down for any plant in it; null where it shares none.</summary>
+    public PlantJournal? VesselLog { get; init; }
 
     /// <summary>The mixing shelf of the garden.</summary>
     public Shelf Shelf { get; init; } = Shelf.Empty;
 
-    /// <summary>Days are getting shorter.</summary>
-    public bool DaysShorten(DateOnly day) => DayHours(day) < DayHours(day.AddDays(-1));
-
     /// <summary>Lamps on a timer keep the day long, whatever the sun does.</summary>
     public bool Lamps(double hours) => Place?.LampHours >= hours;
 
+    /// <summary>Under the sky, or nearly: rain, wind and frost reach it.</summary>
     public bool Outdoors => Place?.Setting is "outdoors" or "cold-frame";
+
+    /// <summary>A heated room or a store: a forecast of the weather is not its own.</summary>
+    public bool Indoors => Place?.Setting is "indoors" or "store";
 
     /// <summary>How long organs of other plants of a genus took here, by turn; the plant itself is left out by its tag.</summary>
     public Func<Plant, string, IReadOnlyList<int>> Kin { get; init; } = (_, _) => [];
-
-    /// <summary>The surroundings of a plant in a garden that is wholly in memory.</summary>
-    public static Surroundings Of(Plant plant, GardenRecord garden, DateOnly today) => new(garden.Garden)
-    {
-        Shelf = garden.Shelf,
-        Place = garden.Places.FirstOrDefault(place => place.Code == plant.Place),
-        CoolestNightC = Nights.Coolest(plant.Place, today, garden.Garden, garden.Readings),
-        Vpd = new DailyVpd(garden.Garden, garden.Readings).On(plant.Place),
-        Kin = new KinRecord(garden.Plants, today).Intervals,
-    };
 }
 
 /// <summary>How long organs took on the plants of each genus; read once for a genus, when first asked.</summary>

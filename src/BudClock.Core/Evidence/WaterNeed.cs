@@ -27,6 +27,9 @@ public sealed record WaterNeed(double Ml, bool Own)
     /// <summary>What a plant's share of a tray takes: half its pot, a few centimetres of water around it.</summary>
     public static WaterNeed OfTray(Plant plant) => new((plant.Pot?.VolumeMl ?? WithoutPotMl) / 2, Own: false);
 
+    /// <summary>A share of it, as at rest or with few roots.</summary>
+    public WaterNeed Times(double share) => this with { Ml = Ml * share };
+
     static double Share(string? medium) =>
         OfThePot.Where(known => medium?.Contains(known.Medium, StringComparison.OrdinalIgnoreCase) == true).Select(known => (double?)known.Share).FirstOrDefault() ?? AnyMedium;
 

@@ -20,9 +20,12 @@ public static class Giving
     public static EntryKind Act(Assessment plant)
     {
         if (plant.Plant.Vessel is not null) return EntryKinds.ToppedUp;
-        var asked = plant.Advice.FirstOrDefault(advice => advice.Topic is Topics.FirstSoak or Topics.Water);
-        if (asked?.Topic == Topics.FirstSoak) return asked.School == FirstWater.Sip ? EntryKinds.Watered : EntryKinds.Soaked;
-        return asked?.LoggedAs == EntryKinds.Tray ? EntryKinds.ToppedUp
-            : asked?.LoggedAs is { } kind && (kind == EntryKinds.Soaked || kind == EntryKinds.ToppedUp) ? kind : EntryKinds.Watered;
+        return plant.Of(Care.GiveWater) switch
+        {
+            { Care: Care.FillTray or Care.TopUp } => EntryKinds.ToppedUp,
+            { Topic: Topics.FirstSoak } first => first.School == FirstWater.Sip ? EntryKinds.Watered : EntryKinds.Soaked,
+            { LoggedAs: { } kind } when kind == EntryKinds.Soaked => kind,
+            _ => EntryKinds.Watered,
+        };
     }
 }

@@ -11,7 +11,7 @@ public sealed record SaltWatch(Assessment Plant, int FeedsSince, DateOnly? Flush
     /// <summary>Plants that were ever fed, flushed or measured, those with a flush due first, then by feeds since.</summary>
     public static IReadOnlyList<SaltWatch> Of(IEnumerable<Assessment> plants) =>
     [
-        .. plants.Where(a => a is { Gone: false, Situation: not null }).Select(Read)
+        .. plants.Where(a => !a.Gone).Select(Read)
             .Where(row => row.FeedsSince > 0 || row.Flushed is not null || row.RunOffPpm is not null || row.Flush is not null)
             .OrderBy(row => row.Flush is null).ThenByDescending(row => row.FeedsSince).ThenBy(row => row.Plant.Plant.Tag, StringComparer.Ordinal),
     ];
@@ -28,10 +28,10 @@ public sealed record SaltWatch(Assessment Plant, int FeedsSince, DateOnly? Flush
 
     static SaltWatch Read(Assessment plant)
     {
-        var journal = plant.Situation!.Journal;
+        var journal = plant.Situation.Journal;
         var flushed = journal.Last(EntryKinds.Rinsed, EntryKinds.Repotted)?.On;
         var runOff = journal.Last(EntryKinds.RunOff);
         return new(plant, journal.Of(EntryKinds.Fed).Count(e => !(e.On <= flushed)), flushed, runOff is null ? null : new(runOff.Amount!.Value.InBase, runOff.On),
-            SaltAdviser.Of(plant.Situation.Sheet).TdsPpm, plant.Advice.FirstOrDefault(advice => advice.Verdict is Verdict.Do && advice.LoggedAs == EntryKinds.Rinsed));
+            SaltAdviser.Of(plant.Situation.Sheet).TdsPpm, plant.Advice.FirstOrDefault(advice => advice is { Asks: true, Care: Care.Flush }));
     }
 }

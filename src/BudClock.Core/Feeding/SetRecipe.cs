@@ -1,5 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Advising.Feeding;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using BudClock.Core.Mixing;
 
@@ -13,9 +14,9 @@ public static class SetRecipe
     {
         var objections = new List<string>();
         var bears = SaltAdviser.Of(now.Sheet).TdsPpm;
-        if (now.Sheet.Rule("F8") is not null && recipe.Feeds.Count > 0) objections.Add("A carnivore gets nothing in the medium, ever: feed there kills its roots (F8).");
+        if (now.Sheet.Is(Traits.Carnivore) && recipe.Feeds.Count > 0) objections.Add("A carnivore gets nothing in the medium, ever: feed there kills its roots (F8).");
         if (shelf.Litre(recipe) is { } mix && mix.TdsPpm > bears) objections.Add(string.Create(CultureInfo.InvariantCulture, $"{recipe.Name} comes to {mix.TdsPpm:0} ppm; {now.Sheet.Title.ToLowerInvariant()} bear {bears:0} (F10)."));
-        if (recipe.Feeds.Count > 0 && now.RootsDeadSince is not null) objections.Add("It has no live roots: feed would only leave salt (F7).");
+        if (recipe.Feeds.Count > 0 && now.Roots.Dead) objections.Add("It has no live roots: feed would only leave salt (F7).");
         return objections;
     }
 }

@@ -1,6 +1,7 @@
 using BudClock.Core.Advising;
 using BudClock.Core.Advising.Feeding;
 using BudClock.Core.Advising.Vessels;
+using BudClock.Core.Advising.Watering;
 using BudClock.Core.Evidence;
 using BudClock.Core.Mixing;
 
@@ -19,9 +20,9 @@ public sealed record TodaysMix(DateOnly Until, IReadOnlyList<BottleToMix> ToMix)
     /// <param name="until">Plants whose water is expected by this day are counted in; today for those due now.</param>
     public static TodaysMix Of(IEnumerable<Assessment> plants, IReadOnlyList<SharedVessel> trays, Shelf shelf, DateOnly until)
     {
-        var filled = trays.Where(tray => tray.Advice is { Verdict: not Verdict.Hold })
+        var filled = trays.Where(tray => tray.AsksForWater)
             .SelectMany(tray => tray.Plants.Except(tray.Out.Select(pair => pair.Plant))).Select(a => a.Plant.Tag).ToHashSet();
-        var bottles = plants.Where(a => a is { Gone: false, Situation: not null })
+        var bottles = plants.Where(a => !a.Gone)
             .SelectMany(a => Due(a, until, filled.Contains(a.Plant.Tag)))
             .GroupBy(plant => (plant.Bottle, Code: plant.Recipe?.Code))
             .OrderBy(group => Bottles.All.ToList().IndexOf(group.Key.Bottle)).ThenBy(group => group.Key.Code, StringComparer.Ordinal);
@@ -30,31 +31,31 @@ public sealed record TodaysMix(DateOnly Until, IReadOnlyList<BottleToMix> ToMix)
 
     static IEnumerable<PlantDue> Due(Assessment plant, DateOnly until, bool trayDue)
     {
-        var now = plant.Situation!;
-        var feed = plant.Advice.FirstOrDefault(advice => advice.Topic == Topics.Feed && advice.LoggedAs == EntryKinds.Fed);
-        if (feed is { Bottle: Bottles.Leaf, Verdict: Verdict.Do }) yield return new(plant, Bottles.Leaf, BottleChoice.RecipeOf(now, Bottles.Leaf), Mist, plant.On, feed.Reason);
-        var water = plant.Advice.Where(advice => advice.Topic is Topics.FirstSoak or Topics.Water && Gives(advice)).MinBy(advice => advice.Verdict);
+        var now = plant.Situation;
+        if (Out(now)) yield break;
+        var feed = plant.Of(Care.Feed);
+        if (feed is { Care: Care.Mist, Verdict: Verdict.Do }) yield return new(plant, Bottles.Leaf, BottleChoice.RecipeOf(now, Bottles.Leaf), Mist, plant.On, feed.Reason);
+        var water = plant.Of(Care.GiveWater);
         if ((trayDue ? plant.On : DayOf(water, plant.On, until)) is not { } on) yield break;
-        var need = trayDue ? WaterNeed.OfTray(plant.Plant) : WaterNeed.Of(plant.Plant, now.Journal);
-        var fed = feed is { Bottle: not (null or Bottles.Leaf or Bottles.Plain) } && !trayDue && feed.Due <= on ? feed : null;
+        var need = trayDue ? WaterNeed.OfTray(plant.Plant) : Amounts.Need(now, water!.Care) ?? WaterNeed.Of(plant.Plant, now.Journal);
+        var fed = feed is { Care: Care.Feed, Asks: true, Bottle: not null } && !trayDue && feed.Due <= on ? feed : null;
         var bottle = fed?.Bottle ?? Bottles.Plain;
         yield return new(plant, bottle, BottleChoice.RecipeOf(now, bottle), need, on, fed?.Reason ?? water?.Reason ?? "Its tray is low.");
     }
 
-    /// <summary>Today for what asks for water, a later day where it is expected in time; else none.</summary>
+    /// <summary>What is ill, rootless or asleep takes nothing from any bottle.</summary>
+    static bool Out(Situation now) => now.Rot is { Open: true } || now.Roots.Dead || now.Thirst.Kind is ThirstKind.RootAlarm || now.Resting;
+
+    /// <summary>Today for what asks for water from a bottle, a later day where it is expected in time; else none.</summary>
     static DateOnly? DayOf(Advice? water, DateOnly today, DateOnly until) => water switch
     {
+        null => null,
+        _ when !water.Care.Facts().FromBottle => null,
+        { Topic: Topics.FirstSoak } => water.Verdict is Verdict.Do ? today : null,
         { Verdict: not Verdict.Hold } => today,
         { Ground: Ground.Interval, Due: { } next } when next <= until => next,
         _ => null,
     };
-
-    static readonly EntryKind[] Waters = [EntryKinds.Watered, EntryKinds.Soaked, EntryKinds.ToppedUp];
-
-    /// <summary>Moving a plant to its tray, or flushing it, gives it no bottle.</summary>
-    static bool Gives(Advice water) => water.Topic == Topics.FirstSoak
-        ? water.Verdict is Verdict.Do
-        : water is { Rule: "W2" } or { Verdict: Verdict.Hold, Ground: Ground.Interval } || water.LoggedAs == EntryKinds.Tray || Waters.Contains(water.LoggedAs);
 }
 
 /// <summary>A plant that gets a bottle.</summary>
@@ -89,9 +90,9 @@ public sealed record BottleToMix(
     public static IReadOnlyList<string> Warn(string bottle, double tdsPpm, double? ph, IEnumerable<Assessment> plants)
     {
         if (bottle == Bottles.Leaf) return [];
-        var sheets = plants.Where(plant => plant.Situation is not null).GroupBy(plant => plant.Situation!.Sheet.Title).ToList();
+        var sheets = plants.GroupBy(plant => plant.Situation.Sheet.Title).ToList();
         return sheets.Count == 0
             ? (Ceiling.Usual with { TdsPpm = double.MaxValue }).Warnings(tdsPpm, ph, "most plants")
-            : [.. sheets.SelectMany(sheet => SaltAdviser.Of(sheet.First().Situation!.Sheet).Warnings(tdsPpm, ph, $"{string.Join(", ", sheet.Select(plant => plant.Plant.Tag))} ({sheet.Key.ToLowerInvariant()})"))];
+            : [.. sheets.SelectMany(sheet => SaltAdviser.Of(sheet.First().Situation.Sheet).Warnings(tdsPpm, ph, $"{string.Join(", ", sheet.Select(plant => plant.Plant.Tag))} ({sheet.Key.ToLowerInvariant()})"))];
     }
 }

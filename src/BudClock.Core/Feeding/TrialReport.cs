@@ -21,7 +21,7 @@ public sealed record TrialReport(Trial Trial, IReadOnlyList<TrialPlant> Plants, 
 
     public static TrialReport Of(Trial trial, IEnumerable<Assessment> plants, DateOnly today)
     {
-        var here = plants.Where(a => a is { Gone: false, Situation: not null }).ToList();
+        var here = plants.Where(a => !a.Gone).ToList();
         var chosen = here.Where(a => trial.Plants.Contains(a.Plant.Tag)).ToList();
         var genera = chosen.Select(a => a.Plant.Genus).Where(genus => genus is not null).ToHashSet(StringComparer.OrdinalIgnoreCase);
         var rows = here.Where(a => chosen.Contains(a) || (a.Plant.Genus is { } genus && genera.Contains(genus)))
@@ -33,7 +33,7 @@ public sealed record TrialReport(Trial Trial, IReadOnlyList<TrialPlant> Plants, 
     static TrialPlant Row(Assessment plant, bool onTrial, Trial trial)
     {
         var (start, end) = (trial.From.AddDays(-Trial.Days), trial.Ended ?? plant.On);
-        var rates = plant.Situation!.Series.Select(series => (Before: Rate(series, start, trial.From), Since: Rate(series, trial.From, end)))
+        var rates = plant.Situation.Series.Select(series => (Before: Rate(series, start, trial.From), Since: Rate(series, trial.From, end)))
             .Where(pair => pair.Before is > 0 && pair.Since is not null).OrderByDescending(pair => pair.Before).FirstOrDefault();
         var changed = plant.Situation.Journal.Of(OtherChanges).Where(e => e.On >= start && e.On <= end)
             .Select(e => $"{e.Kind.Words.ToLowerInvariant()} {Dates.Short(e.On)}").ToList();

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using BudClock.Core.Advising;
+using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 
 namespace BudClock.Core.Formats;
@@ -25,7 +26,7 @@ public static class AdviceJson
         json.OrNull("on", assessment.On);
         json.WriteString("phase", assessment.Phase.Phase.Name());
         json.Each("lanes", assessment.Lanes, Lane);
-        json.Each("advice", assessment.Advice, One);
+        json.Each("advice", assessment.All, One);
         json.WriteEndObject();
     }
 
@@ -42,6 +43,7 @@ public static class AdviceJson
     static void One(Utf8JsonWriter json, Advice advice)
     {
         json.WriteString("topic", advice.Topic);
+        json.WriteString("act", advice.Care.Facts().Name);
         json.WriteString("verdict", advice.Verdict.ToString().ToLowerInvariant());
         json.WriteString("rule", advice.Rule);
         json.OrNull("due", advice.Due);
@@ -49,6 +51,7 @@ public static class AdviceJson
         json.WriteString("reason", advice.Reason);
         json.Optional("bottle", advice.Bottle);
         json.Optional("amount", advice.Amount);
+        json.Optional("stoppedBy", advice.StoppedBy);
         json.WriteString("school", advice.School);
         json.Each("conditions", advice.Conditions, Condition);
         if (advice.Projection is { } projection) Projection(json, projection);

@@ -81,7 +81,9 @@ public sealed class GardenFileReader
     {
         at.Known("sheet", "plant", "name", "value", "school");
         if (at.Has("value") == at.Has("school")) at.Fault("value", "a change has a value, or a school");
-        return new(at.OneOf("sheet", [.. sheets.All.Select(sheet => sheet.Name)]) ?? Required(at, "sheet"), at.Text("plant"), Required(at, "name"), at.Number("value"), at.Text("school"));
+        var change = new SheetChange(at.OneOf("sheet", [.. sheets.All.Select(sheet => sheet.Name)]) ?? Required(at, "sheet"), at.Text("plant"), Required(at, "name"), at.Number("value"), at.Text("school"));
+        if (sheets.Find(change.Sheet) is { } sheet && change.Fault(sheet) is { } fault) at.Fault(change.School is null ? "value" : "school", fault);
+        return change;
     }
 
     static Garden GardenItself(JsonPlace? at)

@@ -21,6 +21,10 @@ public static class Dates
         return from.Month == to.Month && from.Year == to.Year ? $"{from.Day}–{Short(to)}" : $"{Short(from)} – {Short(to)}";
     }
 
+    /// <summary>"Thursday" within a week, "today" for what is past, else the date.</summary>
+    public static string Weekday(DateOnly day, DateOnly today) =>
+        day <= today ? "today" : day < today.AddDays(7) ? day.ToString("dddd", CultureInfo.InvariantCulture) : Short(day);
+
     /// <summary>"today", "yesterday", "9 days ago".</summary>
     public static string Ago(DateOnly day, DateOnly today) => (today.DayNumber - day.DayNumber) switch
     {

@@ -40,6 +40,12 @@ public sealed class PlantJournal
         return order == 0 ? a.Id.CompareTo(b.Id) : order;
     }
 
+    /// <summary>Whether anything of that kind is in it.</summary>
+    public bool Has(EntryKind kind) => byKind.ContainsKey(kind);
+
+    /// <summary>Whether an entry comes after another: by day, within a day by when it was written down.</summary>
+    public bool IsAfter(Entry entry, Entry other) => InOrder(entry, other) > 0;
+
     public IReadOnlyList<Entry> Of(EntryKind kind) => byKind.GetValueOrDefault(kind) ?? [];
 
     public IEnumerable<Entry> Of(params EntryKind[] kinds) => kinds.Any(byKind.ContainsKey) ? entries.Where(e => kinds.Contains(e.Kind)) : [];

@@ -17,6 +17,9 @@ public sealed record OrganSeries(EntryKind Kind, string? Organ, string Label, IR
     public OrganSeries? YearBefore(IEnumerable<OrganSeries> all) =>
         all.FirstOrDefault(s => s.Kind == Kind && Start.DayNumber - s.Start.DayNumber is > 240 and < 490);
 
+    /// <summary>How long it is likely to get, cm: as long as the newest finished one of its kind; null where there is none.</summary>
+    public double? Finish(IEnumerable<OrganSeries> all) => all.FirstOrDefault(s => s.Kind == Kind && s.Start < Start && !s.Moves)?.Last.Cm;
+
     /// <summary>The length at an age in days, read between two measurements; null outside of them.</summary>
     public double? AtAge(int days)
     {

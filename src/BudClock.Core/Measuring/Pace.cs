@@ -18,6 +18,9 @@ public sealed record Pace(PaceKind Kind, double NowCmPerDay, double BeforeCmPerD
     const double SlowShare = 0.5;
     const double FastShare = 1.5;
 
+    /// <summary>From this share of its likely length on every growth slows as it matures.</summary>
+    const double NearlyDone = 0.8;
+
     public string Words => Kind switch { PaceKind.AsBefore => "as before", _ => Kind.ToString().ToLowerInvariant() };
 
     /// <summary>
@@ -25,7 +28,8 @@ public sealed record Pace(PaceKind Kind, double NowCmPerDay, double BeforeCmPerD
     /// Stalled: at least two measurements, seven days apart in all, with no rise beyond the reading error where the earlier
     /// rate predicted one. Slow: still rising, at less than half that rate.
     /// </summary>
-    public static Pace? Read(OrganSeries series, OrganSeries? lastYear = null, double readingErrorCm = Projection.ReadingErrorCm)
+    /// <param name="finishCm">How long it is likely to get; as it nears that, slower is normal. Null where it is not known.</param>
+    public static Pace? Read(OrganSeries series, OrganSeries? lastYear = null, double? finishCm = null, double readingErrorCm = Projection.ReadingErrorCm)
     {
         if (series.Points.Count < 3) return null;
         readingErrorCm += 1e-9; // 19.3 − 19.0 is a hair above 0.3 in binary
@@ -34,14 +38,15 @@ public sealed record Pace(PaceKind Kind, double NowCmPerDay, double BeforeCmPerD
         var days = Days(tail);
         if (days < ShortestDays) return null;
         var (before, against) = Before(series.Points.Take(from + 1).ToList(), series, lastYear, from);
+        var finishing = series.Last.Cm >= NearlyDone * finishCm;
         if (before is not { } rate || rate <= 0) return null;
 
         var rise = tail[^1].Cm - tail[0].Cm;
         var now = Rate(tail)!.Value;
         var predicted = rate * days;
-        if (rise <= readingErrorCm && predicted > readingErrorCm) return new(PaceKind.Stalled, now, rate, against,
+        if (rise <= readingErrorCm && predicted > readingErrorCm && !finishing) return new(PaceKind.Stalled, now, rate, against,
             Numbers($"{tail[0].Cm:0.#} to {tail[^1].Cm:0.#} cm in {days} days, within the error of a reading; the rate {against} ({rate:0.##} cm a day) meant {predicted:0.#} cm more."));
-        var kind = now < SlowShare * rate ? PaceKind.Slow : now >= FastShare * rate ? PaceKind.Faster : PaceKind.AsBefore;
+        var kind = now < SlowShare * rate && !finishing ? PaceKind.Slow : now >= FastShare * rate ? PaceKind.Faster : PaceKind.AsBefore;
         return new(kind, now, rate, against, Numbers($"{rise:0.#} cm in {days} days, {now:0.##} cm a day; {against} it was {rate:0.##} cm a day."));
     }
 

@@ -12,6 +12,7 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
     const int Learned = 5;
     const int LeastLearned = 3;
     const int SeasonDays = 45; // so far around the same day of another year counts as the same season
+    const int WholeDays = 3;
     const double Least = 0.5;
     const double Most = 2;
 
@@ -56,7 +57,14 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
     static double Scale(List<(DateOnly Watered, DateOnly Asked)> intervals, DateOnly today, Func<DateOnly, double?> vpd)
     {
         var then = intervals.Select(i => vpd(i.Watered)).OfType<double>().ToList();
-        return vpd(today) is > 0 and var now && then.Count == intervals.Count ? Math.Clamp(Median([.. then.Order()]) / now, Least, Most) : 1;
+        return Lately(today, vpd) is > 0 and var now && then.Count == intervals.Count ? Math.Clamp(Median([.. then.Order()]) / now, Least, Most) : 1;
+    }
+
+    /// <summary>The air of the last whole days: today's is not over, and would say another thing at each hour.</summary>
+    static double? Lately(DateOnly today, Func<DateOnly, double?> vpd)
+    {
+        var days = Enumerable.Range(1, WholeDays).Select(back => vpd(today.AddDays(-back))).OfType<double>().Order().ToList();
+        return days.Count == 0 ? null : Median(days);
     }
 
     static double Median(List<double> sorted) => (sorted[(sorted.Count - 1) / 2] + sorted[sorted.Count / 2]) / 2;

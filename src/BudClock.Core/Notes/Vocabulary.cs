@@ -87,7 +87,7 @@ static class Vocabulary
 
     /// <summary>The known phrase or state nearest to a word that is not known.</summary>
     public static string? Nearest(string fragment) =>
-        Notes.Nearest.To(fragment, All.Select(phrase => phrase.Words).Concat(StateWords.Values.SelectMany(words => words.Keys)));
+        Journal.Nearest.To(fragment, All.Select(phrase => phrase.Words).Concat(StateWords.Values.SelectMany(words => words.Keys)));
 
     static bool Matches(string[] words, ReadOnlySpan<Token> tokens)
     {

@@ -3,17 +3,19 @@ using BudClock.Core.Advising;
 namespace BudClock.Core.Round;
 
 /// <summary>The day's walk: what asks for something, place by place, and what is better left alone.</summary>
+/// <param name="First">What cannot wait for its place in the walk: rot, pests, a night that kills.</param>
 /// <param name="Asking">Places in walking order with the plants that need something today.</param>
 /// <param name="Later">Put off until tomorrow by the grower.</param>
 /// <param name="Held">Left alone for a reason.</param>
 /// <param name="Quiet">Nothing to say today, or no culture sheet to say it from.</param>
 public sealed record RoundOfDay(
+    IReadOnlyList<Assessment> First,
     IReadOnlyList<PlaceRound> Asking,
     IReadOnlyList<Assessment> Later,
     IReadOnlyList<Assessment> Held,
     IReadOnlyList<Assessment> Quiet)
 {
-    public IEnumerable<Assessment> AllAsking => Asking.SelectMany(place => place.Plants);
+    public IEnumerable<Assessment> AllAsking => First.Concat(Asking.SelectMany(place => place.Plants));
 
     public int ToDo => AllAsking.Count(a => a.Main!.Verdict is Verdict.Do);
 
@@ -25,20 +27,21 @@ public sealed record RoundOfDay(
         var here = assessments.Where(a => !a.Gone).OrderBy(a => Walk(places, a.Plant.Place)).ThenBy(a => a.Plant.Tag, StringComparer.Ordinal)
             .ToLookup(Standing);
         var asking = here[Stands.Asking].GroupBy(a => a.Plant.Place)
-            .Select(group => new PlaceRound(places.FirstOrDefault(p => p.Code == group.Key), [.. group.OrderBy(a => a.Main!.Verdict).ThenBy(a => a.Main!.Topic is Topics.Water or Topics.FirstSoak ? 0 : 1)]));
-        return new([.. asking], [.. here[Stands.Later]], [.. here[Stands.Held]], [.. here[Stands.Quiet]]);
+            .Select(group => new PlaceRound(places.FirstOrDefault(p => p.Code == group.Key), [.. group.OrderBy(a => a.Main!.Verdict).ThenBy(a => a.Main!.Care.GivesWater() ? 0 : 1)]));
+        return new([.. here[Stands.First]], [.. asking], [.. here[Stands.Later]], [.. here[Stands.Held]], [.. here[Stands.Quiet]]);
     }
 
-    enum Stands { Asking, Later, Held, Quiet }
+    enum Stands { First, Asking, Later, Held, Quiet }
 
     static Stands Standing(Assessment plant) => plant.Main?.Verdict switch
     {
         null => Stands.Quiet,
         Verdict.Hold => Stands.Held,
+        Verdict.Do when plant.Main is { Ground: Ground.Emergency, Topic: Topics.Health or Topics.Move } => Stands.First,
         _ => PutOff(plant) ? Stands.Later : Stands.Asking,
     };
 
-    static bool PutOff(Assessment plant) => plant.Situation!.Journal.Last(EntryKinds.PutOff)?.On == plant.On;
+    static bool PutOff(Assessment plant) => plant.Situation.Journal.Last(EntryKinds.PutOff)?.On == plant.On;
 
     static int Walk(IReadOnlyList<Place> places, string? code)
     {
@@ -52,5 +55,5 @@ public sealed record RoundOfDay(
 public sealed record PlaceRound(Place? Place, IReadOnlyList<Assessment> Plants)
 {
     /// <summary>Tags of the plants that want the same plain watering now: one tap logs it for all.</summary>
-    public IReadOnlyList<string> Watering => [.. Plants.Where(a => a.Main is { Verdict: Verdict.Do, Topic: Topics.Water } main && main.LoggedAs == EntryKinds.Watered).Select(a => a.Plant.Tag)];
+    public IReadOnlyList<string> Watering => [.. Plants.Where(a => a.Of(Care.GiveWater) is { Verdict: Verdict.Do, Care: Care.GiveWater, Topic: Topics.Water }).Select(a => a.Plant.Tag)];
 }

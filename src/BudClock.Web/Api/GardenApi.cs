@@ -40,7 +40,8 @@ static class GardenApi
         if (Days.Read(on) is { Fault: { } fault }) return Wrong($"on: {fault}");
         if (await glasshouse.TodayAsync() is not { } today || today.Find(tag) is not { } plant)
             return Results.Json(new { error = $"No plant here is tagged \"{tag}\"." }, statusCode: StatusCodes.Status404NotFound);
-        var assessment = await glasshouse.OnDayAsync(today, plant.Plant, Days.Read(on).Day ?? today.Day);
+        var day = Days.Read(on).Day ?? today.Day;
+        var assessment = day == today.Day ? today.WithShared(plant.Plant.Tag)! : await glasshouse.OnDayAsync(today, plant.Plant, day);
         return Results.Text(AdviceJson.Write(assessment), "application/json", Encoding.UTF8);
     }
 

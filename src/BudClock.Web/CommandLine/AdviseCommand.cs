@@ -1,7 +1,7 @@
 using System.CommandLine;
 using System.Globalization;
-using BudClock.Core.Advising;
 using BudClock.Core.Formats;
+using BudClock.Core.Round;
 
 namespace BudClock.Web.CommandLine;
 
@@ -24,15 +24,15 @@ static class AdviseCommand
         if (Exit.ReadGarden(file) is not { } garden) return Exit.WrongInput;
 
         var day = Days.Read(on).Day ?? garden.Garden.DayAt(TimeProvider.System.GetUtcNow());
-        var assessor = Assessor.With(garden.SheetChanges);
+        var plants = new GardenAssessed(garden, day).Plants;
         if (tag is null)
         {
-            Exit.Print(AdviceJson.Write(garden.Plants.Select(plant => assessor.Assess(plant, garden, day))));
+            Exit.Print(AdviceJson.Write(plants));
             return Exit.Fine;
         }
-        if (garden.Plants.FirstOrDefault(p => p.Tag.Equals(tag, StringComparison.OrdinalIgnoreCase)) is not { } plant)
+        if (plants.FirstOrDefault(p => p.Plant.Tag.Equals(tag, StringComparison.OrdinalIgnoreCase)) is not { } plant)
             return Exit.Wrong($"--tag: no plant in this file is tagged \"{tag}\"");
-        Exit.Print(AdviceJson.Write(assessor.Assess(plant, garden, day)));
+        Exit.Print(AdviceJson.Write(plant));
         return Exit.Fine;
     }
 }

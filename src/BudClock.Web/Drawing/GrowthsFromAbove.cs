@@ -1,5 +1,5 @@
-using System.Globalization;
 using BudClock.Core.Evidence;
+using System.Globalization;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Web.Drawing;
@@ -23,7 +23,7 @@ public sealed record GrowthsFromAbove(IReadOnlyList<GrowthDisc> Discs, string Rh
         if (growths.Count == 0) return null;
         var largest = Math.Max(1, growths.Max(g => g.Cm ?? 0));
         var discs = growths.Select((growth, index) => Disc(growth, index, growths.Count, largest)).ToList();
-        var live = RootsSeen.Read(journal, journal.Last(GrowthStarted)?.On).Live;
+        var live = NewRoots.Read(journal, journal.Last(GrowthStarted)?.On).Live;
         return new(discs, Line(discs), FindEye(journal, discs), live ? Rootlets(discs[^1]) : [], Say(growths));
     }
 

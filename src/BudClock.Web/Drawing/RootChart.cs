@@ -27,9 +27,9 @@ public sealed record RootChart(
     /// <summary>Null when no root has been measured since the plant woke.</summary>
     public static RootChart? Of(Situation? now)
     {
-        if (now is null || now.Roots.Series.Count == 0 || now.Sheet.Rule("W1") is null) return null;
-        var (series, need) = (now.Roots.Series, FirstSoakAdviser.NeededRootCm(now));
-        var projection = now.Season.Waking ? Projection.Reach(need, series) : null;
+        if (now is null || now.NewRoots.Series.Count == 0 || now.Sheet.Rule("W1") is null) return null;
+        var (series, need) = (now.NewRoots.Series, FirstSoakAdviser.NeededRootCm(now));
+        var projection = now.DryRest.Waking ? Projection.Reach(need, series) : null;
         var last = series[^1].On;
         var end = new[] { projection?.To ?? projection?.Likely ?? last, now.Today, last }.Max().AddDays(3);
         var scale = new Scale(series[0].On, end, Math.Max(need, series.Max(m => m.Cm)) * 1.15);

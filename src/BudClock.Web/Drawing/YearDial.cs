@@ -48,7 +48,7 @@ public sealed record YearDial(
     static string WordsUnder(Assessment plant)
     {
         var days = plant.Phase.Since is { } since ? $"day {plant.On.DayNumber - since.DayNumber}" : "";
-        var roots = plant.Situation is { Season.Waking: true, Roots.Longest: { } longest }
+        var roots = plant.Situation is { DryRest.Waking: true, NewRoots.Longest: { } longest }
             ? string.Create(CultureInfo.InvariantCulture, $"roots {longest.Value:0.#} cm") : "";
         return string.Join(" · ", new[] { days, roots }.Where(part => part.Length > 0));
     }

@@ -85,7 +85,7 @@ public sealed record RoundView(GardenDay Today, RoundOfDay Round, RoundOfDay Eve
 
     public int Asking(string? place) => place is null
         ? Everywhere.AllAsking.Count()
-        : Everywhere.Asking.Where(group => group.Place?.Code == place).Sum(group => group.Plants.Count);
+        : Everywhere.AllAsking.Count(plant => plant.Plant.Place == place);
 
     /// <summary>"Day 16 h 04 min, +2 min"; null without a latitude.</summary>
     public string? DayLength

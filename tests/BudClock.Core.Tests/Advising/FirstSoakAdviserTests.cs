@@ -34,7 +34,7 @@ public class FirstSoakAdviserTests
     {
         var soak = Soak(Waking());
         Assert.Equal(Verdict.Hold, soak.Verdict);
-        Assert.Equal("No new roots yet: water would only rot the base.", soak.Reason);
+        Assert.Equal("No new roots yet: water would only sour the base.", soak.Reason);
     }
 
     [Theory]
@@ -63,7 +63,11 @@ public class FirstSoakAdviserTests
 
     [Fact]
     public void Shrivelled_bulbs_override_cold_nights() =>
-        Assert.Equal(Verdict.Do, Assess(WithRoots(3, Bulbs(Today, "shrivelled")), night: new(5, Today)).Rule("W1")!.Verdict);
+        Assert.Equal(Verdict.Do, Assess(WithRoots(3, Bulbs(Today, "shrivelled")), night: new(9, Today)).Rule("W1")!.Verdict);
+
+    [Fact]
+    public void But_not_nights_that_kill() =>
+        Assert.Equal((Verdict.Hold, "danger"), Assess(WithRoots(3, Bulbs(Today, "shrivelled")), night: new(5, Today)).Advice.Where(a => a.Topic == Topics.FirstSoak).Select(a => (a.Verdict, a.StoppedBy!)).Single());
 
     [Fact]
     public void Shrivelled_bulbs_without_roots_stay_dry() => Assert.Equal(Verdict.Hold, Says(Waking(Bulbs(Today, "shrivelled"))));
@@ -90,7 +94,7 @@ public class FirstSoakAdviserTests
 
     [Fact]
     public void The_reason_says_what_was_seen() =>
-        Assert.Equal("Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today.", Soak(WithRoots(11, Bulbs(Today, "wrinkled"))).Reason);
+        Assert.Equal("Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light feed in it.", Soak(WithRoots(11, Bulbs(Today, "wrinkled"))).Reason);
 
     [Fact]
     public void Three_measurements_give_the_day_the_roots_get_there()

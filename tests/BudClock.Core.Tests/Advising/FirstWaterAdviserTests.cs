@@ -16,13 +16,13 @@ public class FirstWaterAdviserTests
         var sip = Assess(WithRoots(11) with { Schools = Sip }).Rule("W1")!;
         Assert.Equal(("soak", "sip"), (soak.School, soak.Others.Single().Name));
         Assert.Equal(("sip", "soak"), (sip.School, sip.Others.Single().Name));
-        Assert.EndsWith("first sip today.", sip.Reason);
+        Assert.EndsWith("first sip today, with the first light feed in it.", sip.Reason);
     }
 
     [Theory]
     [InlineData(6, Verdict.Hold)]
-    [InlineData(7, Verdict.Do)] // common practice: full amounts after 7 to 14 days
-    [InlineData(14, Verdict.Do)]
+    [InlineData(7, Verdict.Look)] // common practice: full amounts after 7 to 14 days
+    [InlineData(14, Verdict.Look)]
     public void After_a_sip_the_full_amount_waits_a_week(int days, Verdict expected) =>
         Assert.Equal(expected, Watered(Sip, days).Rule("W2")!.Verdict);
 

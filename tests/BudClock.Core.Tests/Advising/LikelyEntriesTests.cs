@@ -58,7 +58,7 @@ public class LikelyEntriesTests
         }
     }
 
-    static IEnumerable<string> Labels(string taxon, params Entry[] entries) => LikelyEntries.For(Assess(Lycaste(entries) with { Taxon = taxon })).Select(tap => tap.Label);
+    static IEnumerable<string> Labels(string taxon, params Entry[] entries) => LikelyEntries.For(Assess(Lycaste(entries) with { Taxon = taxon }, night: new(17, Today))).Select(tap => tap.Label);
 }
 
 /// <summary>A rest from its beginning to its end.</summary>

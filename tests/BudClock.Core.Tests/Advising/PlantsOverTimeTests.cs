@@ -1,7 +1,6 @@
 using BudClock.Core.Advising;
 using BudClock.Core.Advising.Repotting;
 using BudClock.Core.Culture;
-using BudClock.Core.Evidence;
 using BudClock.Core.Saying;
 using static BudClock.Core.Tests.Specimens;
 
@@ -14,15 +13,15 @@ public class PlantsOverTimeTests
     [InlineData(27, true)]
     [InlineData(28, false)] // common practice: 28 days on plain water
     public void A_newcomer_is_counted_from_arrival(int days, bool counts) =>
-        Assert.Equal(counts, Newcomer.Read(Lycaste() with { Acquired = Today.AddDays(-days) }, PlantJournal.UpTo(Today, []), Today) is not null);
+        Assert.Equal(counts, Assess(Lycaste() with { Acquired = Today.AddDays(-days) }).Situation.Arrival!.IsNewcomer);
 
     [Fact]
     public void A_newcomer_shows_where_it_is_from_what_was_found_and_until_when_it_is_kept_apart()
     {
         var plant = Lycaste(At("2031-05-10", EntryKinds.Acquired, text: "a swap table"), At("2031-05-11", EntryKinds.Inspected, text: "roots sound")) with { QuarantineUntil = new(2031, 6, 20) };
-        var newcomer = Newcomer.Read(plant, PlantJournal.UpTo(Today, plant.Entries), Today)!;
+        var newcomer = Assess(plant).Situation.Arrival!;
         Assert.Equal((14, new DateOnly(2031, 6, 7), "a swap table", "roots sound", new DateOnly(2031, 6, 20)), (newcomer.Day, newcomer.Until, newcomer.From, newcomer.Found!.Text, newcomer.QuarantineUntil));
-        Assert.NotNull(Newcomer.Read(plant, PlantJournal.UpTo(Today.AddDays(20), plant.Entries), Today.AddDays(20))); // four weeks are over, the quarantine is not
+        Assert.False(Assess(plant, Today.AddDays(20)).Situation.Arrival!.IsNewcomer); // four weeks are over, the quarantine is not
     }
 
     [Fact]
@@ -41,9 +40,9 @@ public class PlantsOverTimeTests
     public void The_surroundings_keep_a_plant_in_its_pot_and_rot_overrides_them()
     {
         var moved = Lycaste(At(Today.AddDays(-12), EntryKinds.Moved), At(Today.AddDays(-20), EntryKinds.SpikeStarted));
-        Assert.Equal(["It moved 12 days ago; 28 days let it settle.", "It is in bud or bloom."], RepotVeto.Read(Assess(moved).Situation!));
-        Assert.Empty(RepotVeto.Read(Assess(moved with { Entries = [.. moved.Entries, At(Today, EntryKinds.Rot)] }).Situation!));
-        Assert.Empty(RepotVeto.Read(Assess(moved, Today.AddDays(16)).Situation! with { Lanes = [] }));
+        Assert.Equal(["it moved 12 days ago", "it is in bud or bloom"], RepotVeto.Reasons(Assess(moved).Situation).Select(r => r.Words));
+        Assert.Empty(RepotVeto.Reasons(Assess(moved with { Entries = [.. moved.Entries, At(Today, EntryKinds.Rot)] }).Situation));
+        Assert.Equal(["it is in bud or bloom"], RepotVeto.Reasons(Assess(moved, Today.AddDays(16)).Situation).Select(r => r.Words));
     }
 
     [Fact]
@@ -68,7 +67,7 @@ public class PlantsOverTimeTests
     {
         var autumn = Assess(Lycaste(), new(2030, 10, 20));
         Assert.Contains("That is normal.", Normal.Say(EntryKinds.LeafDropped, null, autumn));
-        Assert.Contains("look at the roots", Normal.Say(EntryKinds.LeafDropped, null, Assess(Lycaste())));
+        Assert.Contains("look at the roots", Normal.Say(EntryKinds.LeafDropped, null, Assess(Lycaste() with { Taxon = "Cattleya labiata" })));
         Assert.Null(Normal.Say(EntryKinds.Watered, null, autumn));
     }
 

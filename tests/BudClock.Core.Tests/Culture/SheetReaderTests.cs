@@ -12,7 +12,7 @@ public class SheetReaderTests
         genera: [Examplea]
         rules:
           K3:
-            every: { value: 7, unit: days, reason: "So it is." }
+            every: { value: 7, range: [1, 60], unit: days, reason: "So it is." }
         """;
 
     [Fact]
@@ -25,7 +25,9 @@ public class SheetReaderTests
 
     [Theory]
     [InlineData("value: 7", "value: seven", "test.yaml, line 7: value: expected a number, got \"seven\"")]
-    [InlineData("reason: \"So it is.\"", "why: x", "test.yaml, line 7: \"why\" is not known here; known are value, unit, reason, genera")]
+    [InlineData("reason: \"So it is.\"", "why: x", "test.yaml, line 7: \"why\" is not known here; known are value, range, unit, reason, genera")]
+    [InlineData("range: [1, 60]", "range: [60]", "test.yaml, line 7: range: expected the least and the most that make sense, such as [1, 60]")]
+    [InlineData("value: 7", "value: 70", "test.yaml, line 7: the value 70 is outside its own range, 1 to 60")]
     [InlineData("title: Test", "", "test.yaml, line 1: title is missing")]
     public void Names_the_line_of_each_fault(string sound, string broken, string fault)
     {
@@ -83,6 +85,8 @@ public class SheetReaderTests
     [InlineData("organs: { shoot: branch, flower: spike }", "shoot: \"branch\" is no kind of organ")]
     [InlineData("phases:\n  - { phase: dreaming, from: 01-01, to: 02-01, about: x }", "\"dreaming\" is no phase")]
     [InlineData("cautions: [bites]", "\"bites\" is no caution")]
+    [InlineData("traits: [greedy]", "\"greedy\" is no trait")]
+    [InlineData("light: dusk", "light: \"dusk\" is no light class")]
     public void Names_the_line_of_what_a_sheet_cannot_say(string part, string fault)
     {
         var reader = new SheetReader("test.yaml");

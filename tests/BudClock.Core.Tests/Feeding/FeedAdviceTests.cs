@@ -26,7 +26,7 @@ public class FeedAdviceTests
     static Plant Thirsty(string taxon, params Entry[] entries) => new() { Tag = "A-1", Taxon = taxon, Pot = new(12, 11, "plastic"), Medium = "bark", Entries = [.. entries, At(Today, EntryKinds.Medium, text: "dry")] };
 
     static Advice Feed(Plant plant, DateOnly? on = null, Surroundings? around = null) =>
-        Assessor.Shipped.Assess(plant, (around ?? Around) with { Shelf = Shelf, CoolestNightC = (around ?? Around).CoolestNightC ?? Mild }, on ?? Today).Advice.Single(a => a.Topic == Topics.Feed);
+        Assessor.Shipped.Assess(plant, (around ?? Around) with { Shelf = Shelf, Weather = (around ?? Around).Weather is { Nights.Count: > 0 } known ? known : Night(18) }, on ?? Today).Advice.Single(a => a.Topic == Topics.Feed);
 
     static Entry Days(int ago, EntryKind kind, string? text = null, Quantity? amount = null) => At(Today.AddDays(-ago), kind, amount, text);
 
@@ -89,7 +89,7 @@ public class FeedAdviceTests
     [Fact]
     public void At_each_watering_it_is_half_at_most()
     {
-        var plant = Thirsty("Alocasia odora", Days(30, EntryKinds.LeafStarted), Days(2, EntryKinds.Fed)) with { Schools = Choices.None.With(FeedStrength.Rhythm, FeedStrength.EachWatering) };
+        var plant = Thirsty("Alocasia odora", Days(30, EntryKinds.LeafStarted), Days(2, EntryKinds.Fed)) with { Schools = Choices.None.With(FeedStrength.Question, FeedStrength.EachWatering) };
         Assert.Equal((Verdict.Do, "50 % of the label (at each watering)"), (Feed(plant).Verdict, Feed(plant).Amount));
     }
 
@@ -120,7 +120,7 @@ public class FeedAdviceTests
     public void No_feed_at_rest_and_the_first_with_the_first_water()
     {
         var asleep = Lycaste(At("2030-11-20", EntryKinds.LeavesGone));
-        Assert.Equal((Verdict.Hold, "F4"), (Feed(asleep).Verdict, Feed(asleep).Rule));
+        Assert.Equal((Verdict.Hold, "V5"), (Feed(asleep).Verdict, Feed(asleep).Rule));
         Assert.Equal(Verdict.Hold, Feed(WithRoots(5)).Verdict);
         Assert.Equal(Verdict.Do, Feed(WithRoots(11)).Verdict);
         Assert.Equal("F4", Feed(WithRoots(11, At(Today, EntryKinds.Soaked))).Rule);
@@ -138,8 +138,10 @@ public class FeedAdviceTests
     [Fact]
     public void Pale_leaves_in_the_cold_are_not_hunger()
     {
-        var pale = Feed(Thirsty("Cattleya intermedia", Days(40, EntryKinds.GrowthStarted), Days(2, EntryKinds.Leaves, "pale")), around: Around with { CoolestNightC = new(8, Today.AddDays(-1)) });
-        Assert.Equal(("F6", Verdict.Hold, "Leaves pale, and a night of 8 °C: that is not hunger, and more feed would only leave salt."), (pale.Rule, pale.Verdict, pale.Reason));
+        var pale = Feed(Thirsty("Cattleya intermedia", Days(40, EntryKinds.GrowthStarted), Days(2, EntryKinds.Leaves, "pale")), around: Around with { Weather = Night(8) });
+        Assert.Equal(("V4", Verdict.Hold), (pale.Rule, pale.Verdict));
+        Assert.Contains("a night was down to 8 °C: cold roots take up no feed", pale.Reason);
+        Assert.Equal("F6", Feed(Thirsty("Cattleya intermedia", Days(40, EntryKinds.GrowthStarted), Days(5, EntryKinds.Moved), Days(2, EntryKinds.Leaves, "pale"))).Rule);
         Assert.Equal("F4", Feed(Thirsty("Cattleya intermedia", Days(40, EntryKinds.GrowthStarted), Days(2, EntryKinds.Leaves, "pale"))).Rule);
     }
 
@@ -147,9 +149,9 @@ public class FeedAdviceTests
     public void After_lost_roots_feed_comes_back_with_the_new_ones()
     {
         Entry[] lost = [Days(60, EntryKinds.GrowthStarted), Days(50, EntryKinds.RootsLost)];
-        Assert.Equal(("F7", Verdict.Hold), (Feed(Thirsty("Cattleya intermedia", lost)).Rule, Feed(Thirsty("Cattleya intermedia", lost)).Verdict));
+        Assert.Equal(("V3", Verdict.Hold), (Feed(Thirsty("Cattleya intermedia", lost)).Rule, Feed(Thirsty("Cattleya intermedia", lost)).Verdict));
         var shortly = Feed(Thirsty("Cattleya intermedia", [.. lost, Days(20, EntryKinds.RootsStarted), Days(1, EntryKinds.RootLength, amount: Cm(1.5))]));
-        Assert.Contains("no feed until the new ones are 3 cm, now 1.5", shortly.Reason);
+        Assert.Contains("no feed until they are 3 cm; now 1.5 cm", shortly.Reason);
         var safe = Feed(Thirsty("Cattleya intermedia", [.. lost, Days(20, EntryKinds.RootsStarted), Days(1, EntryKinds.RootLength, amount: Cm(4))]));
         Assert.Equal((Bottles.Recovery, Verdict.Do), (safe.Bottle, safe.Verdict));
         Assert.Equal(Bottles.Growth, Feed(Thirsty("Cattleya intermedia", [.. lost, Days(20, EntryKinds.RootsStarted), Days(1, EntryKinds.RootLength, amount: Cm(11))])).Bottle);
@@ -180,7 +182,8 @@ public class FeedAdviceTests
     public void Salty_run_off_asks_for_a_flush_before_any_feed()
     {
         var salty = Thirsty("Cattleya intermedia", Days(40, EntryKinds.GrowthStarted), Days(2, EntryKinds.RunOff, amount: new(620, Unit.Ppm)));
-        Assert.Equal(("F10", Verdict.Do, EntryKinds.Rinsed), (Feed(salty).Rule, Feed(salty).Verdict, Feed(salty).LoggedAs));
+        Assert.Equal(("F10", Verdict.Hold, "salts"), (Feed(salty).Rule, Feed(salty).Verdict, Feed(salty).StoppedBy));
+        Assert.Equal((Verdict.Do, EntryKinds.Rinsed), Assess(salty).Advice.Where(a => a.Care is Care.Flush).Select(a => (a.Verdict, a.LoggedAs!)).Single());
         Assert.Equal("F4", Feed(salty with { Entries = [.. salty.Entries, Days(1, EntryKinds.Rinsed)] }).Rule);
     }
 
@@ -193,8 +196,12 @@ public class FeedAdviceTests
     }
 
     [Fact]
-    public void Of_a_habit_without_a_sheet_nothing_is_said() =>
-        Assert.DoesNotContain(Assess(new() { Tag = "A-1", Taxon = "Unknownia mystica", Entries = [Days(40, EntryKinds.GrowthStarted)] }).Advice, advice => advice.Topic == Topics.Feed);
+    public void Of_a_habit_without_a_sheet_no_feed_is_ordered_and_it_is_said_that_its_culture_is_not_known()
+    {
+        var unknown = Assess(new() { Tag = "A-1", Taxon = "Unknownia mystica", Entries = [Days(40, EntryKinds.GrowthStarted)] });
+        Assert.DoesNotContain(unknown.Advice, advice => advice.Topic == Topics.Feed && advice.Asks);
+        Assert.Single(unknown.Advice, advice => advice.Reason.StartsWith("There is no culture sheet for Unknownia", StringComparison.Ordinal));
+    }
 
     [Fact]
     public void A_new_recipe_is_a_change_that_is_looked_at_after_14_days()

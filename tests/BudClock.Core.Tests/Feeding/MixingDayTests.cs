@@ -26,7 +26,7 @@ public class MixingDayTests
     };
 
     static Assessment Plant(string tag, string taxon, params Entry[] entries) =>
-        Assessor.Shipped.Assess(new() { Tag = tag, Taxon = taxon, Medium = "bark", Pot = new(12, 11, "plastic"), Entries = entries }, Around with { Shelf = Shelf, CoolestNightC = Mild }, Today);
+        Assessor.Shipped.Assess(new() { Tag = tag, Taxon = taxon, Medium = "bark", Pot = new(12, 11, "plastic"), Entries = entries }, Around with { Shelf = Shelf, Weather = Night(Mild) }, Today);
 
     static Entry Days(int ago, EntryKind kind, string? text = null, Quantity? amount = null) => At(Today.AddDays(-ago), kind, amount, text);
 

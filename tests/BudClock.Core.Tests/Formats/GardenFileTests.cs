@@ -37,7 +37,7 @@ public class GardenFileTests
         using var json = JsonDocument.Parse(AdviceJson.Write(Assessor.Shipped.Assess(garden.Plants[0], garden, new(2031, 5, 24))));
         Assert.Equal("waking", json.RootElement.GetProperty("phase").GetString());
         var advice = json.RootElement.GetProperty("advice")[0];
-        Assert.Equal("Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today.", advice.GetProperty("reason").GetString());
+        Assert.Equal("Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light feed in it.", advice.GetProperty("reason").GetString());
         Assert.Equal(("first-soak", "do", "W1", "2031-05-24", "soak"), (Text("topic"), Text("verdict"), Text("rule"), Text("due"), Text("school")));
         var roots = advice.GetProperty("conditions").EnumerateArray().Single(c => c.GetProperty("name").GetString() == "root length");
         Assert.Equal("""{"name":"root length","have":11,"need":10,"unit":"cm","met":true,"seen":"2031-05-20"}""", JsonSerializer.Serialize(roots));

@@ -29,10 +29,10 @@ public class RoundOfDayTests
     }
 
     [Fact]
-    public void Held_plants_are_counted_and_those_without_a_sheet_are_quiet()
+    public void Held_plants_are_counted_and_those_without_a_sheet_ask_what_any_plant_does()
     {
         var round = RoundOf(Named("A-1", WithRoots(8)), Named("B-1", Lycaste()) with { Taxon = "Nothofagus" });
-        Assert.Equal((1, 1, 0), (round.Held.Count, round.Quiet.Count, round.AllAsking.Count()));
+        Assert.Equal((1, 0, 1), (round.Held.Count, round.Quiet.Count, round.AllAsking.Count()));
     }
 
     [Fact]

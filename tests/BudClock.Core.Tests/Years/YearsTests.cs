@@ -19,7 +19,7 @@ public class YearsTests
         var course = Read().Single(c => c.Title == title);
         foreach (var (on, expected, silent, logged) in course.Checks)
         {
-            var assessment = Assessor.Shipped.Assess(course.Plant(logged), course.Around, on);
+            var assessment = Assessor.Shipped.Assess(course.Plant(logged), course.AroundOn(on), on);
             var said = assessment.Advice.Select(a => $"{a.Verdict.ToString().ToLowerInvariant()} {a.Rule}").ToList();
             var shown = $"{title}, {on:yyyy-MM-dd}: expected {expected}, said {string.Join(", ", assessment.Advice.Select(a => $"{a.Verdict} {a.Rule} ({a.Reason})"))}";
             if (silent) Assert.True(said.All(s => !s.EndsWith(' ' + expected)), shown);
@@ -36,7 +36,12 @@ public class YearsTests
 
     sealed record Course(string Title, Plant Basis, List<Entry> Log, List<(DateOnly On, string Expected, bool Silent, int Logged)> Checks)
     {
-        public Surroundings Around { get; set; } = Specimens.Around with { CoolestNightC = new(16, Last) };
+        public Surroundings Around { get; set; } = Specimens.Around;
+
+        public double NightC { get; set; } = 16;
+
+        /// <summary>The surroundings with last night measured.</summary>
+        public Surroundings AroundOn(DateOnly day) => Around with { Weather = Specimens.Night(new Seen<double>(NightC, day)) };
 
         /// <summary>The plant with the lines of the log that stand above a check.</summary>
         public Plant Plant(int logged) => Basis with { Entries = [.. Log.Take(logged)] };
@@ -48,7 +53,7 @@ public class YearsTests
         foreach (var line in File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Years", "years.txt")).Where(line => line.Length > 0 && !line.StartsWith('#')))
         {
             if (line.StartsWith("== ", StringComparison.Ordinal)) courses.Add(Head(line[3..]));
-            else if (line.StartsWith("nights ", StringComparison.Ordinal)) courses[^1].Around = courses[^1].Around with { CoolestNightC = new(double.Parse(line[7..]), Last) };
+            else if (line.StartsWith("nights ", StringComparison.Ordinal)) courses[^1].NightC = double.Parse(line[7..]);
             else if (line[0] is '?' or '-') courses[^1].Checks.Add((DateOnly.ParseExact(line[2..12], "yyyy-MM-dd"), line[13..], line[0] == '-', courses[^1].Log.Count));
             else Log(courses[^1], line);
         }

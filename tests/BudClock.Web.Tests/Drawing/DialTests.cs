@@ -61,12 +61,12 @@ public class DialTests
         var garden = DemoGarden.Read();
         var leafless = garden.Plants.Select(p => Assessor.Shipped.Assess(p, garden, Today)).Where(a => a.Situation is not null).ToList();
         Assert.True(garden.Plants.Count >= 14 && garden.Places.Count == 4 && leafless.Count >= 8);
-        Assert.Contains(leafless, a => a.Situation!.Season.Asleep);
-        Assert.Contains(leafless, a => a.Situation!.Season.Waking && !a.Situation.Roots.Live);
+        Assert.Contains(leafless, a => a.Situation.DryRest.Asleep);
+        Assert.Contains(leafless, a => a.Situation.DryRest.Waking && !a.Situation.NewRoots.Live);
         Assert.Contains(leafless, a => a.Situation!.Roots.Longest?.Value is >= 4 and < 5);
         Assert.Contains(leafless, a => a.Situation!.Roots.Longest?.Value is >= 8 and < 9);
         Assert.Contains(leafless, a => a.Situation!.Bulbs?.Value == "shrivelled");
-        Assert.Contains(leafless, a => a.Situation!.Season.FirstWater?.On == Today.AddDays(-4));
+        Assert.Contains(leafless, a => a.Situation.DryRest.FirstWater?.On == Today.AddDays(-4));
     }
 
     static Assessment Assess(string tag)

@@ -16,25 +16,42 @@ public sealed class FeedAdviser : IAdviser
     public const string WinterFeed = "winter-feed";
     const string AllYear = "all-year";
 
+    const int BareDays = 120;
+
     static readonly LaneKind[] Moving = [LaneKind.Growth, LaneKind.Roots, LaneKind.Spike, LaneKind.Bloom];
 
     public string Rule => "F4";
 
     public IReadOnlyList<string> Thresholds => ["every", "racing", "seldom", "slow-release", "day-length", "lamps"];
 
-    public Advice? Advise(Situation now)
+    public IEnumerable<Advice> Advise(Situation now)
     {
-        // Carnivores are fed by the leaf only; of an unknown habit nothing is said.
-        if (now.Sheet.Rule("F8") is not null || now.Sheet.Name == CultureSheets.General) return null;
-        if (now.Season.Waking && now.Rest is null) return Do(now, new(Bottles.Growth, "waking"), "Its first feed, a light one, goes with its first water, never before", Condition.Sign("a new growth", now.Season.Woke));
-        if (Asleep(now) is { } rest) return Hold(now, Ground.Veto, rest, Condition.Sign("it shows that it wakes", null));
-        if (NotInSeason(now) is { } winter) return winter;
-        var (bottle, last) = (BottleChoice.Of(now), now.Journal.Last(EntryKinds.Fed));
-        if (now.Season.FirstWater is { } first && now.Season.Woke is { } woke && !(last?.On >= woke))
-            return Do(now, bottle, $"First water {Dates.Ago(first.On, now.Today)}: its first light feed", Condition.Sign("awake and watered", first.On));
-        if (last is null) return Do(now, bottle, "No feed is on record", Condition.Sign("in growth", now.Today));
-        return InRhythm(now, bottle, last);
+        // Of an unknown habit nothing is ordered.
+        if (now.Sheet.Is(Traits.Carnivore) || now.Sheet.Is(Traits.Forced) || now.Sheet.Name == CultureSheets.General || now.Resting) yield break;
+        yield return NotInSeason(now) ?? (now.DryRest.Waking ? WithFirstWater(now) : InSeason(now));
     }
+
+    Advice WithFirstWater(Situation now) =>
+        Do(now, new(Bottles.Growth, "waking"), "Its first feed, a light one, goes with its first water, never before", Condition.Sign("a new growth", now.DryRest.Woke));
+
+    Advice InSeason(Situation now)
+    {
+        var (bottle, last) = (BottleChoice.Of(now), now.Journal.Last(EntryKinds.Fed));
+        if (BareShoot(now) is { } planted) return Hold(now, Ground.Sign, "A bare shoot: no feed before its leaves come.", Condition.Sign("leaves", null) with { Seen = planted.On });
+        if (now.DryRest is { FirstWater: { } first, Woke: { } woke } && !(last?.On >= woke))
+            return Do(now, bottle, $"First water {Dates.Ago(first.On, now.Today)}: its first light feed", Condition.Sign("awake and watered", first.On));
+        if (last is not null) return InRhythm(now, bottle, last);
+        var moving = now.Lanes.LastOrDefault(lane => lane.Open && Moving.Contains(lane.Kind));
+        return moving is not null
+            ? Do(now, bottle, "It grows, and no feed is on record", Condition.Sign("in growth", moving.From))
+            : Do(now, bottle, "No feed is on record, and nobody wrote of anything that grows", Condition.Sign("in growth", null)) with { Verdict = Verdict.Look, Because = null };
+    }
+
+    /// <summary>A tuber, corm or bulb that was planted and has not made a leaf; null for none.</summary>
+    static Entry? BareShoot(Situation now) => (now.Sheet.Is(Traits.Tuber) || now.Sheet.Is(Traits.Corms))
+        && now.Journal.Last(EntryKinds.Planted) is { } planted
+        && now.Journal.FirstSince(planted.On, EntryKinds.LeafStarted, EntryKinds.Leaves, EntryKinds.LeafSpan, EntryKinds.LeafCount) is null
+        && planted.On > now.Today.AddDays(-BareDays) ? planted : null;
 
     Advice InRhythm(Situation now, BottleChoice bottle, Entry last)
     {
@@ -49,28 +66,23 @@ public sealed class FeedAdviser : IAdviser
     {
         if (last.Text?.Contains("slow", StringComparison.OrdinalIgnoreCase) == true) return (now.Needs(Rule, "slow-release"), ", slow release, which lasts");
         if (bottle.Bottle == Bottles.Recovery) return (now.Needs(Rule, "seldom"), ", seldom while roots are few");
-        if (now.School(FeedStrength.Rhythm) is ({ Name: FeedStrength.EachWatering }, _)) return (1, ", a little at each watering");
+        if (now.School(FeedStrength.Question) is { Chosen.Name: FeedStrength.EachWatering }) return (1, ", a little at each watering");
+        if (now.Levels is { OverWater: true, Stands: false }) return (1, ", a little with each top-up");
         return Racing(now) is { } fast ? (now.Needs(Rule, "racing"), $", and {fast.Label.ToLowerInvariant()} is racing") : (now.Needs(Rule, "every"), "");
     }
 
     static OrganSeries? Racing(Situation now) => now.Series.FirstOrDefault(series => series.Moves && series.Last.On > now.Today.AddDays(-21) && Pace.Read(series, series.YearBefore(now.Series))?.Kind is PaceKind.Faster);
 
-    static string? Asleep(Situation now)
-    {
-        if (now.Rest is { } rest) return $"Resting since {Dates.Near(rest.Since, now.Today)}: no feed. It is woken first and fed then, never before.";
-        if (now.Season.Asleep) return "Resting: no feed. It is woken first and fed then, never before.";
-        return now.Phase.Phase is Phase.GoingToRest ? "Going to rest: no feed from now on." : now.Phase.Phase is Phase.Waking ? "Waking: fed when it has shown itself and drinks." : null;
-    }
-
     /// <summary>Short days and no lamps: the schools differ; a plant in which nothing moves gets none in either.</summary>
     Advice? NotInSeason(Situation now)
     {
-        if (now.Around.DayHours(now.Today) is not { } hours || hours > now.Needs(Rule, "day-length") || now.Around.Lamps(now.Needs(Rule, "lamps"))) return null;
-        var (chosen, others) = now.School(WinterFeed)!.Value;
+        var limit = now.Needs(Rule, "day-length");
+        if (!now.Daylight.ShorterThan(limit) || now.Around.Lamps(now.Needs(Rule, "lamps")) || now.Sheet.Is(Traits.SummerRest)) return null;
+        var school = now.School(WinterFeed);
         var moves = now.Lanes.Any(lane => lane.Open && Moving.Contains(lane.Kind));
-        if (chosen.Name == AllYear && moves) return null;
-        var day = new Condition("hours of daylight", new(Math.Round(hours, 1)), new(now.Needs(Rule, "day-length")), "h", false, now.Today);
-        return Hold(now, Ground.Veto, moves ? "Short days: no feed until they lengthen again." : "Short days, and nothing moves: no feed until something does.", day) with { School = chosen.Name, Others = others };
+        if (school?.Chosen.Name == AllYear && moves) return null;
+        var day = new Condition("hours of daylight", new(Math.Round(now.Daylight.Hours!.Value, 1)), new(limit), "h", false, now.Today);
+        return Hold(now, Ground.Veto, moves ? "Short days: no feed until they lengthen again." : "Short days, and nothing moves: no feed until something does.", day).By(school);
     }
 
     Advice Do(Situation now, BottleChoice bottle, string why, Condition because)
@@ -79,7 +91,7 @@ public sealed class FeedAdviser : IAdviser
             return Say(now, bottle, Verdict.Look, string.Create(CultureInfo.InvariantCulture, $"{why}: {recipe.Name} comes to {mix.TdsPpm:0} ppm, and it bears {now.Needs("F10", "tds"):0}. Mix it weaker, or with purer water."),
                 [because, new("dissolved solids", new(Math.Round(mix.TdsPpm)), new(now.Needs("F10", "tds")), "ppm at most", false, now.Today)]) with
             { Ground = Ground.Sign };
-        return Say(now, bottle, Verdict.Do, $"{why}: {Bottled(now, bottle)} ({bottle.Why}).", [because]);
+        return Say(now, bottle, Verdict.Do, $"{why}: {Bottled(now, bottle)} ({bottle.Why}).", [because]) with { Because = why };
     }
 
     /// <summary>"growth bottle, 25 % of the label, 50 ppm N in Growth mix"; where the recipe is far from that, what it has instead.</summary>
@@ -96,15 +108,14 @@ public sealed class FeedAdviser : IAdviser
             : $"{bottle.Bottle} bottle, {strength.Words}, {nitrogen} in {recipe!.Name}";
     }
 
-    Advice Hold(Situation now, Ground ground, string reason, Condition condition) => new(Topics.Feed, Rule, Verdict.Hold, null, reason, [condition]) { Ground = ground };
+    Advice Hold(Situation now, Ground ground, string reason, Condition condition) => new(Topics.Feed, Rule, Care.Feed, Verdict.Hold, null, reason, [condition]) { Ground = ground };
 
-    Advice Say(Situation now, BottleChoice bottle, Verdict verdict, string reason, IReadOnlyList<Condition> conditions) => new(Topics.Feed, Rule, verdict, now.Today, reason, conditions)
+    Advice Say(Situation now, BottleChoice bottle, Verdict verdict, string reason, IReadOnlyList<Condition> conditions) => new(Topics.Feed, Rule, Care.Feed, verdict, now.Today, reason, conditions)
     {
         Ground = Ground.Interval,
         Bottle = bottle.Bottle,
         School = bottle.School,
         Others = bottle.Others,
-        LoggedAs = EntryKinds.Fed,
         Amount = FeedStrength.Of(now, bottle).Words,
     };
 }

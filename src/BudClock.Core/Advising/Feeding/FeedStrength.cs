@@ -9,15 +9,15 @@ namespace BudClock.Core.Advising.Feeding;
 /// <remarks>Common practice: orchids and gesneriads ¼; a growing monopodial nearly ½ while roots lengthen; at each watering ½ at most; reservoirs ¼; few or stressed roots ¼; heavy feeders full.</remarks>
 public sealed record FeedStrength(double Percent, string Why)
 {
-    public const string Rhythm = "feed-rhythm";
+    public const string Question = "feed-rhythm";
     public const string EachWatering = "each-watering";
 
     public static FeedStrength Of(Situation now, BottleChoice bottle)
     {
         var (share, weak) = (now.Needs("F3", "share"), now.Needs("F3", "weak"));
         if (bottle.Bottle == Bottles.Recovery || TwoGrowthsAdviser.Open(now) is not null) return new(Math.Min(share, weak), "few or stressed roots");
-        if (now.Plant.Pot?.Kind == Pot.Reservoir) return new(Math.Min(share, weak), share > weak ? "a pot with a reservoir" : "");
-        if (now.School(Rhythm) is ({ Name: EachWatering }, _)) return new(Math.Min(share, now.Needs("F3", "frequent")), "at each watering");
+        if (now.Levels.OverWater) return new(Math.Min(share, weak), share > weak ? "a pot with a reservoir" : "");
+        if (now.School(Question) is { Chosen.Name: EachWatering }) return new(Math.Min(share, now.Needs("F3", "frequent")), "at each watering");
         if (now.Sheet.Organs.Shoot == Organ.Leaf && now.Needs("F3", "rising") > share && now.Lanes.Any(lane => lane is { Kind: LaneKind.Roots, Open: true })) return new(now.Needs("F3", "rising"), "its roots lengthen");
         return new(share, "");
     }

@@ -14,14 +14,27 @@ public sealed class SaltAdviser : IAdviser
 
     public IReadOnlyList<string> Thresholds => ["tds", "ph-from", "ph-to"];
 
-    public Advice? Advise(Situation now)
+    public IEnumerable<Advice> Advise(Situation now)
     {
-        if (!now.InGrowth || now.Journal.Last(EntryKinds.RunOff) is not { } measured || measured.On <= now.Today.AddDays(-SeenDays)) return null;
-        var (ppm, most) = (measured.Amount!.Value.InBase, now.Needs(Rule, "tds"));
-        if (ppm <= most || now.Journal.Of(EntryKinds.Rinsed, EntryKinds.Repotted).Any(e => e.On > measured.On || (e.On == measured.On && e.Logged > measured.Logged))) return null;
-        return new(Topics.Feed, Rule, Verdict.Do, now.Today, string.Create(CultureInfo.InvariantCulture, $"Run-off {ppm:0} ppm {Dates.Ago(measured.On, now.Today)}, and it bears {most:0}: flush from the top with plain water before any feed, and measure again."),
-            [new("run-off", new(Math.Round(ppm)), new(most), "ppm at most", true, measured.On)])
-        { Ground = Ground.Sign, LoggedAs = EntryKinds.Rinsed, Bottle = Bottles.Plain };
+        if (now.Resting || Excess(now) is not { } salty) yield break;
+        yield return new(Topics.Water, Rule, Care.Flush, Verdict.Do, now.Today,
+            string.Create(CultureInfo.InvariantCulture, $"{salty.What} {salty.Ppm:0} ppm {Dates.Ago(salty.On, now.Today)}, and it bears {salty.Bears:0}: flush from the top with plain water before any feed, and measure again."),
+            [new("dissolved solids", new(Math.Round(salty.Ppm)), new(salty.Bears), "ppm at most", true, salty.On)])
+        { Because = string.Create(CultureInfo.InvariantCulture, $"{salty.What} {salty.Ppm:0} ppm"), Bottle = Bottles.Plain };
+    }
+
+    /// <summary>Salts above what its roots bear, measured in the run-off or given with a batch, and not flushed out since; null for none.</summary>
+    public static (string What, double Ppm, double Bears, DateOnly On)? Excess(Situation now)
+    {
+        var most = now.Needs("F10", "tds");
+        var flushed = now.Journal.Last(EntryKinds.Rinsed, EntryKinds.Repotted);
+        return Found(now.Journal.Last(EntryKinds.RunOff), "Run-off", e => e.Amount?.InBase) ?? Found(Given(), "What it was given", e => now.Around.Shelf.Batch(e.Mix) is { } batch ? batch.MeasuredPpm ?? batch.PredictedPpm : null);
+
+        Entry? Given() => now.Journal.Waterings.LastOrDefault(e => e.Mix is not null);
+
+        (string, double, double, DateOnly)? Found(Entry? entry, string what, Func<Entry, double?> measure) =>
+            entry is not null && entry.On > now.Today.AddDays(-SeenDays) && measure(entry) is { } ppm && ppm > most && !(flushed is not null && now.Journal.IsAfter(flushed, entry))
+                ? (what, ppm, most, entry.On) : null;
     }
 
     /// <summary>What the roots of a plant's habit bear.</summary>

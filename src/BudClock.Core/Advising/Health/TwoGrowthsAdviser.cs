@@ -12,16 +12,16 @@ public sealed class TwoGrowthsAdviser : IAdviser
 
     public IReadOnlyList<string> Thresholds => [];
 
-    public Advice? Advise(Situation now)
+    public IEnumerable<Advice> Advise(Situation now)
     {
-        if (Open(now) is not { } open || now.Journal.Of(EntryKinds.Looked).Any(e => e.On >= open.Young.From)) return null;
+        if (Open(now) is not { } open || now.Journal.Of(EntryKinds.Looked).Any(e => e.On >= open.Young.From)) yield break;
         var (parent, young) = open;
         Condition[] conditions =
         [
             Condition.Known($"growth {Label(now, parent.Organ)} under way since", null, null, parent.From),
             Condition.Known($"growth {Label(now, young.Organ)} sprouted from it", null, null, young.From),
         ];
-        return new(Topics.GrowthCheck, Rule, Verdict.Look, now.Today,
+        yield return new(Topics.GrowthCheck, Rule, Care.Look, Verdict.Look, now.Today,
             $"Growth {Label(now, young.Organ)} sprouted from {Label(now, parent.Organ)}, which is not finished: a sign of stress. Keep the base humid, feed nitrogen or balanced (¼ with few roots), no bloom feed. One of the two may be given up; that is normal.",
             conditions)
         { AnsweredBy = EntryKinds.Looked };

@@ -19,11 +19,16 @@ public sealed class SecondLookAdviser : IAdviser
 
     public IReadOnlyList<string> Thresholds => ["water-from", "water-to", .. SecondLooks.Thresholds];
 
-    public Advice? Advise(Situation now) => AfterFirstWater(now) ?? (SecondLooks.Next(now) is { } flag ? Ask(now, flag) : null);
+    public IEnumerable<Advice> Advise(Situation now)
+    {
+        if (SecondLooks.Afternoon(now) is { } afternoon) yield return afternoon;
+        if (AfterFirstWater(now) is { } water) yield return water;
+        else if (SecondLooks.Next(now) is { } flag) yield return Ask(now, flag);
+    }
 
     /// <summary>The look that is open now, with what was before and is now; null when none is.</summary>
     public static SecondLook? Open(Situation now) =>
-        new SecondLookAdviser().AfterFirstWater(now) is { } advice && now.Season.FirstWater is { } water
+        new SecondLookAdviser().AfterFirstWater(now) is { } advice && now.DryRest.FirstWater is { } water
             ? new(water, advice.Due!.Value, advice.Until ?? now.Today, "have the bulbs filled?", SecondLooks.Compare(now, water.On))
             : SecondLooks.Next(now);
 
@@ -34,7 +39,7 @@ public sealed class SecondLookAdviser : IAdviser
         var reason = due
             ? $"{what} {Dates.Ago(flag.Change.On, now.Today)}: {flag.Question}"
             : $"{what} {Dates.Ago(flag.Change.On, now.Today)}: look again {Dates.Range(flag.From, flag.To)}.";
-        return new(Topics.SecondLook, "K4", due ? Verdict.Look : Verdict.Hold, flag.From, reason, [.. flag.Rows.SelectMany(Conditions)]) { Until = flag.To, AnsweredBy = EntryKinds.Looked };
+        return new(Topics.SecondLook, "K4", Care.Compare, due ? Verdict.Look : Verdict.Hold, flag.From, reason, [.. flag.Rows.SelectMany(Conditions)]) { Until = flag.To, AnsweredBy = EntryKinds.Looked };
     }
 
     static IEnumerable<Condition> Conditions(BeforeNow row) =>
@@ -42,7 +47,7 @@ public sealed class SecondLookAdviser : IAdviser
 
     Advice? AfterFirstWater(Situation now)
     {
-        if (now.Season.FirstWater is not { } water || now.Today > water.On.AddDays(AskedForDays)) return null;
+        if (now.DryRest.FirstWater is not { } water || now.Today > water.On.AddDays(AskedForDays)) return null;
 
         var from = water.On.AddDays((int)now.Needs(Rule, "water-from"));
         var to = water.On.AddDays((int)now.Needs(Rule, "water-to"));
@@ -59,7 +64,7 @@ public sealed class SecondLookAdviser : IAdviser
         var reason = now.Today < from
             ? $"{water.Kind.Words} {Dates.Ago(water.On, now.Today)}: look again {Dates.Range(from, to)}, the bulbs should fill."
             : $"{water.Kind.Words} {Dates.Ago(water.On, now.Today)}: have the bulbs filled?{was}";
-        return new(Topics.SecondLook, Rule, verdict, from, reason, conditions) { Until = to };
+        return new(Topics.SecondLook, Rule, Care.Compare, verdict, from, reason, conditions) { Until = to };
     }
 
     Advice? NotFilled(Situation now, Entry water, Seen<string> after)
@@ -70,7 +75,7 @@ public sealed class SecondLookAdviser : IAdviser
             Before(now.Journal.State(EntryKinds.Bulbs, e => e.On <= water.On), water),
             Condition.State("bulbs now", after, Plump, state => state == Plump),
         ];
-        return new(Topics.SecondLook, Rule, Verdict.Look, now.Today,
+        return new(Topics.SecondLook, Rule, Care.Compare, Verdict.Look, now.Today,
             $"Bulbs {(after.Value == "worse" ? "are worse" : $"still {(after.Value == "same" ? "the same" : after.Value)}")} {after.On.DayNumber - water.On.DayNumber} days after the first water: look at the roots.", conditions);
     }
 

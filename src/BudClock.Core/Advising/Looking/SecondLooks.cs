@@ -21,6 +21,7 @@ public sealed record BeforeNow(string Name, EntryKind Kind, string? Organ, Fact?
 public static class SecondLooks
 {
     const int AskedForDays = 28;
+    const int AfternoonDays = 3;
 
     static readonly EntryKind[] States = [Leaves, Bulbs, Tuber, Base];
 
@@ -31,11 +32,23 @@ public static class SecondLooks
     public static SecondLook? Next(Situation now)
     {
         var looks = now.Journal.Of(Looked).Select(e => e.On).ToList();
-        return now.Journal.Of(Flagged, Repotted, Moved, Treated, RecipeSet).Select(change => Plant(now, change))
+        return now.Journal.Of(Flagged, Repotted, Divided, Moved, Treated, RecipeSet).Select(change => Plant(now, change))
             .Where(flag => now.Today <= flag.To.AddDays(AskedForDays) && !looks.Any(look => look >= flag.From))
             .MinBy(flag => flag.From) is { } next
             ? next with { Rows = Compare(now, next.Change.On) }
             : null;
+    }
+
+    /// <summary>A limp plant over a dry pot that was soaked: firm within about two hours; limp the next day is the roots.</summary>
+    public static Advice? Afternoon(Situation now)
+    {
+        if (now.Wetness.LastWater is not { } water || water.On < now.Today.AddDays(-AfternoonDays)) return null;
+        var limp = now.Journal.Of(Leaves).LastOrDefault(e => now.Journal.IsAfter(water, e));
+        if (limp?.Text is not ("limp" or "pliable") || limp.On < water.On.AddDays(-now.Ages.Limp) || now.Journal.Of(Leaves).Any(e => now.Journal.IsAfter(e, water))) return null;
+        var when = water.On == now.Today ? "it should be firm within about two hours" : "is it firm again?";
+        return new(Topics.SecondLook, "K4", Care.Look, Verdict.Look, now.Today, $"Leaves were {limp.Text}, and it was watered {Dates.Ago(water.On, now.Today)}: {when} Limp the next day means the roots.".Replace("hours Limp", "hours. Limp", StringComparison.Ordinal),
+            [Condition.Known("leaves before", new(limp.Text), null, limp.On), Condition.Sign("leaves firm", null)])
+        { LoggedAs = Leaves };
     }
 
     static SecondLook Plant(Situation now, Entry change)
@@ -43,6 +56,7 @@ public static class SecondLooks
         var (from, to, question) =
             change.Kind == Flagged ? (Days(change), Days(change), change.Text ?? "What has changed?")
             : change.Kind == Repotted ? (Needs("repot-from"), Needs("repot-to"), "has it taken hold?")
+            : change.Kind == Divided ? (Needs("repot-from"), Needs("repot-to"), "have the parts taken hold? Lay them side by side.")
             : change.Kind == Treated ? (Needs("treat"), Needs("treat"), "did the treatment work?")
             : (Needs("feed"), Needs("feed"), change.Kind == RecipeSet ? "what did the new recipe do?" : "does it like the new place?");
         return new(change, change.On.AddDays(from), change.On.AddDays(to), question, []);

@@ -9,13 +9,14 @@ public sealed class TurnAdviser : IAdviser
 
     public IReadOnlyList<string> Thresholds => ["every"];
 
-    public Advice? Advise(Situation now)
+    public IEnumerable<Advice> Advise(Situation now)
     {
         // Whoever has never turned a plant is not asked to begin.
-        if (!now.InGrowth || now.Journal.Last(EntryKinds.Turned) is not { } last) return null;
-        if (now.Lanes.Any(lane => lane is { Kind: LaneKind.Spike, Open: true })) return null;
-        var every = now.Needs(Rule, "every");
-        Condition days = new("days since it was turned", new(now.Today.DayNumber - last.On.DayNumber), new(every), "days", now.Today.DayNumber - last.On.DayNumber >= every, last.On);
-        return days.Met ? new(Topics.Move, Rule, Verdict.Do, now.Today, $"Turned {Dates.Ago(last.On, now.Today)}: a quarter turn.", [days]) { Ground = Ground.Interval, LoggedAs = EntryKinds.Turned } : null;
+        if (!now.InGrowth || now.Open(LaneKind.Spike) || now.Journal.Last(EntryKinds.Turned) is not { } last) yield break;
+        var (days, every) = (now.Today.DayNumber - last.On.DayNumber, now.Needs(Rule, "every"));
+        if (days >= every)
+            yield return new(Topics.Move, Rule, Care.Turn, Verdict.Look, now.Today, $"Turned {Dates.Ago(last.On, now.Today)}: a quarter turn, unless it leans to no side.",
+                [new("days since it was turned", new(days), new(every), "days", true, last.On)])
+            { Ground = Ground.Interval };
     }
 }

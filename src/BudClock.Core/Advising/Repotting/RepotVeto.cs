@@ -1,24 +1,42 @@
+using System.Globalization;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Repotting;
 
-/// <summary>Rule R2: what keeps a plant in its pot for now. An emergency (rot, collapsed medium) goes ahead at any time.</summary>
+/// <summary>Rule R2: the reasons that keep a plant in its pot for now.</summary>
 public static class RepotVeto
 {
-    public const int SettlingDays = 28;
-    const int ColdSpellDays = 14;
+    const int SettlingDays = 28;
+    const double DimHours = 11;
 
-    /// <summary>The reasons that hold today, as sentences; none when the surroundings do not object.</summary>
-    public static IReadOnlyList<string> Read(Situation now)
+    /// <summary>One reason: a clause, and what was seen.</summary>
+    public sealed record Reason(string Words, Condition Evidence);
+
+    /// <summary>The reasons that hold today; none for an emergency, and when nothing objects.</summary>
+    public static IEnumerable<Reason> Reasons(Situation now)
     {
-        if (now.Journal.Last(EntryKinds.Rot) is { } rot && rot.On > now.Today.AddDays(-ColdSpellDays)) return [];
-        return [.. Reasons(now).OfType<string>()];
+        if (now.Rot is { Open: true }) yield break;
+        if (now.Arrival is { IsNewcomer: true } arrival)
+            yield return new($"it is still settling in, until {Dates.Short(arrival.Until)}", Condition.AtLeast("days here", new(arrival.Day, arrival.Arrived), Arrival.NewcomerDays, "days"));
+        if (Nights(now) is { } nights) yield return nights;
+        if (now.Journal.Last(EntryKinds.Moved) is { } moved && moved.On > now.Today.AddDays(-SettlingDays))
+            yield return new($"it moved {Dates.Ago(moved.On, now.Today)}", Condition.AtLeast("days since it moved", new(now.Today.DayNumber - moved.On.DayNumber, moved.On), SettlingDays, "days"));
+        if (now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Spike or LaneKind.Bloom, Open: true }) is { } flower && now.Sheet.Rule("D8") is null)
+            yield return new("it is in bud or bloom", new("bud or bloom", new("seen"), new("none"), null, false, flower.From));
+        if (Dim(now)) yield return new("days are short and it hardly grows", new("hours of daylight", new(Math.Round(now.Daylight.Hours!.Value, 1)), new(DimHours), "h", false, now.Today));
     }
 
-    static IEnumerable<string?> Reasons(Situation now)
+    static Reason? Nights(Situation now)
     {
-        yield return now.Phase.Phase is Phase.Newcomer ? $"It is still settling in, until {Dates.Short(now.Phase.Since!.Value.AddDays(PhaseRead.NewcomerDays))}." : null;
-        yield return now.Journal.Last(EntryKinds.Moved) is { } moved && moved.On > now.Today.AddDays(-SettlingDays) ? $"It moved {Dates.Ago(moved.On, now.Today)}; 28 days let it settle." : null;
-        yield return now.Lanes.Any(lane => lane is { Kind: LaneKind.Spike or LaneKind.Bloom, Open: true }) ? "It is in bud or bloom." : null;
+        var (temper, limit) = (now.Temper, now.Temper.FeedC);
+        if (temper is { Cold: true, Night: { } night })
+            return new(string.Create(CultureInfo.InvariantCulture, $"nights are down to {night.Value:0.#} °C"), Condition.AtLeast("coolest night", night, limit, "°C"));
+        return temper.CoolAhead is { MinC: { } cold } ahead
+            ? new(string.Create(CultureInfo.InvariantCulture, $"a night of {cold:0.#} °C is forecast for {Dates.Short(ahead.On)}"), new("forecast night", new(cold), new(limit), "°C", false, ahead.On))
+            : null;
     }
+
+    /// <summary>Vines and aroids repotted out of active growth were lost so; a bare shrub is repotted dry, before it wakes.</summary>
+    static bool Dim(Situation now) => now.Daylight.ShorterThan(DimHours) && !now.Around.Lamps(DimHours) && (now.Sheet.Is(Traits.Vine) || now.Sheet.Is(Traits.Corms));
 }

@@ -10,10 +10,10 @@ public sealed class AroidRestAdviser : IAdviser
 
     public IReadOnlyList<string> Thresholds => ["every"];
 
-    public Advice? Advise(Situation now)
+    public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Rest is not { Lifted: false } rest) return null;
-        var advice = new WaterAsked(Rule, now.Needs(Rule, "every"), now.Needs(Rule, "every"), "a little water, never bone dry", "feel the medium and the base") { Signs = [(EntryKinds.Medium, "dry")] }.Judge(now);
-        return advice with { Ground = Ground.Veto, Reason = $"Leafless since {Dates.Near(rest.Since, now.Today)}, not dead. {advice.Reason}" };
+        if (now.Rest is not { Lifted: false } rest || now.Levels.OverWater) yield break;
+        var advice = new WaterAsked(Rule, "a little water, never bone dry", "feel the medium and the base") { Care = Care.WetLightly, Every = now.Needs(Rule, "every"), Since = rest.Since }.Judge(now);
+        yield return advice with { Reason = $"Leafless since {Dates.Near(rest.Since, now.Today)}, not dead. {advice.Reason}" };
     }
 }

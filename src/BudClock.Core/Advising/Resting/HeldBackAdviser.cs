@@ -1,3 +1,4 @@
+using System.Globalization;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Resting;
@@ -10,14 +11,15 @@ public sealed class HeldBackAdviser : IAdviser
 
     public IReadOnlyList<string> Thresholds => ["cool", "warm"];
 
-    public Advice? Advise(Situation now)
+    public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Rest?.Stored is not { } stored) return null;
+        if (now.Rest?.Stored is not { } stored) yield break;
         var (cool, warm) = (now.Needs(Rule, "cool"), now.Needs(Rule, "warm"));
-        var night = now.CoolestNightC;
-        Condition range = new("coolest night in the store", night is null ? null : new(night.Value), new($"{cool:0}–{warm:0}"), "°C", night?.Value >= cool && night.Value <= warm, night?.On);
-        return night is null || range.Met
-            ? new(Topics.Water, Rule, Verdict.Hold, null, $"Held back since {Dates.Near(stored.On, now.Today)}: cool, dark and dry, {cool:0}–{warm:0} °C.", [range]) { Ground = Ground.Veto }
-            : new(Topics.Water, Rule, Verdict.Look, now.Today, $"Its store is at {night.Value:0.#} °C; bulbs held back want {cool:0}–{warm:0} °C. Find it a {(night.Value > warm ? "cooler" : "warmer")} shelf, and no water.", [range]) { Ground = Ground.Veto };
+        var span = string.Create(CultureInfo.InvariantCulture, $"{cool:0}–{warm:0} °C");
+        yield return new(Topics.Water, Rule, Care.GiveWater, Verdict.Hold, null, $"Held back since {Dates.Near(stored.On, now.Today)}: cool, dark and dry, {span}.", [Condition.Sign("planted", null)]) { Ground = Ground.Veto };
+        if (now.CoolestNightC is not { } night || (night.Value >= cool && night.Value <= warm)) yield break;
+        yield return new(Topics.Rest, Rule, Care.Move, Verdict.Look, now.Today,
+            string.Create(CultureInfo.InvariantCulture, $"Its store is at {night.Value:0.#} °C; bulbs held back want {span}. Find it a {(night.Value > warm ? "cooler" : "warmer")} shelf."),
+            [new("coolest night in the store", new(night.Value), new(span), "°C", false, night.On)]);
     }
 }

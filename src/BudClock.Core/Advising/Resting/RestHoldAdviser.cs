@@ -5,11 +5,18 @@ namespace BudClock.Core.Advising.Resting;
 /// <summary>Rule D9 for any rest that no rule of its own keeps: dry until the plant itself shows that it wakes, whatever the date says.</summary>
 public sealed class RestHoldAdviser : IAdviser
 {
+    static readonly string[] Own = ["D3", "D5", "D6", "D8", "D10", "W7"];
+
     public string Rule => "D9";
 
     public IReadOnlyList<string> Thresholds => [];
 
-    public Advice? Advise(Situation now) => now.Rest is { } rest && !now.Season.Asleep
-        ? new(Topics.Water, Rule, Verdict.Hold, rest.Wakes, $"Resting since {Dates.Near(rest.Since, now.Today)}: dry until it shows a nose, a shoot or a stalk{(rest.Wakes is { } wakes ? $", usually about {Dates.Near(wakes, now.Today)}" : "")}.", [Condition.Sign("it shows that it wakes", null)]) { Ground = Ground.Veto }
-        : null;
+    public IEnumerable<Advice> Advise(Situation now)
+    {
+        if (now.Rest is not { } rest || now.DryRest.Asleep || Own.Any(rule => now.Sheet.Rule(rule) is not null)) yield break;
+        var usually = rest.Wakes is { } wakes ? $", usually about {Dates.Near(wakes, now.Today)}" : "";
+        yield return new(Topics.Water, Rule, Care.GiveWater, Verdict.Hold, rest.Wakes,
+            $"Resting since {Dates.Near(rest.Since, now.Today)}: dry until it shows a nose, a shoot or a stalk{usually}.", [Condition.Sign("it shows that it wakes", null)])
+        { Ground = Ground.Veto };
+    }
 }

@@ -1,34 +1,59 @@
+using System.Globalization;
+using BudClock.Core.Advising.Watering;
 using BudClock.Core.Evidence;
+using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Advising.Resting;
 
-/// <summary>Rule D3: how a tuber or bulb rests, by its school, and the monthly check by feel.</summary>
-/// <remarks>Common practice: dry tubers never below 15 °C; checked monthly for firm, soft, mouldy, sprouting.</remarks>
+/// <summary>Rule D3: how a tuber or bulb rests, by its school; what comes after lifting; mould; and a store that is too cold.</summary>
+/// <remarks>Common practice: dried two days in warmth, then bag, dust, dark; dry tubers never below 15 °C; checked monthly for firm, soft, mouldy, sprouting.</remarks>
 public sealed class TuberRestAdviser : IAdviser
 {
     public const string Question = "tuber-rest";
     public const string InPotDamp = "pot-barely-damp";
+    const int DryingDays = 2;
 
     public string Rule => "D3";
 
     public IReadOnlyList<string> Thresholds => ["warm", "damp"];
 
-    public Advice? Advise(Situation now)
+    public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Rest is not { } rest) return null;
-        var (school, others) = now.School(Question) ?? default;
-        var damp = school?.Name == InPotDamp && !rest.Lifted;
-        if (rest.Feel?.Text is "soft" or "mouldy" or "smelling")
-            return Say(Verdict.Look, rest.Feel.On, $"It was {rest.Feel.Text} {Dates.Ago(rest.Feel.On, now.Today)}: out of the store, cut to firm tissue, dust, and keep it apart.", Ground.Emergency, Condition.State("tuber", new(rest.Feel.Text, rest.Feel.On), "firm", s => s == "firm"));
-        var wetted = now.Journal.Last(EntryKinds.Watered)?.On is { } wet && wet > rest.Since ? wet : rest.Since;
-        if (damp && now.Today.DayNumber - wetted.DayNumber >= now.Needs(Rule, "damp"))
-            return Say(Verdict.Do, now.Today, "In the pot, barely damp: a light wetting, so that it never shrivels.", Ground.Veto,
-                new("days since it was wetted", new(now.Today.DayNumber - wetted.DayNumber), new(now.Needs(Rule, "damp")), "days", true, wetted)) with
-            { LoggedAs = EntryKinds.Watered };
-        return Say(Verdict.Hold, null, $"Resting {(rest.Lifted ? "out of its pot" : "in its pot")} since {Dates.Near(rest.Since, now.Today)}: {(damp ? "barely damp" : "dry")}, dark, not below {now.Needs(Rule, "warm"):0} °C.", Ground.Veto,
-            Condition.AtLeast("coolest night", now.CoolestNightC, now.Needs(Rule, "warm"), "°C"));
+        if (now.Rest is not { } rest) yield break;
+        if (rest.Feel is { Text: "mouldy" } mould) yield return Mouldy(now, mould);
+        if (Drying(now) is { } drying) yield return drying;
+        if (now.CoolestNightC is { } night && night.Value < now.Needs(Rule, "warm")) yield return TooCold(now, night);
+        yield return Water(now, rest).By(now.School(Question));
+    }
 
-        Advice Say(Verdict verdict, DateOnly? due, string reason, Ground ground, Condition condition) =>
-            new(Topics.Water, Rule, verdict, due, reason, [condition]) { Ground = ground, School = school?.Name, Others = others ?? [] };
+    Advice Mouldy(Situation now, Entry mould) => new(Topics.Health, Rule, Care.Treat, Verdict.Do, now.Today,
+        $"It was mouldy {Dates.Ago(mould.On, now.Today)}: out of the bag and apart from the others, wipe it clean, cut anything soft to firm tissue, dust it and let it dry; look again in three days.{Health.Neighbours.Words(now)}",
+        [new("tuber", new("mouldy"), new("firm"), null, true, mould.On)])
+    { Ground = Ground.Emergency, LoggedAs = Treated };
+
+    Advice? Drying(Situation now)
+    {
+        if (now.Journal.Last(Lifted, Stored, Planted) is not { } lifted || lifted.Kind != Lifted || lifted.Text is not null && lifted.Text.Contains("store", StringComparison.OrdinalIgnoreCase)) return null;
+        var days = now.Today.DayNumber - lifted.On.DayNumber;
+        var dried = new Condition("days since it was lifted", new(days), new(DryingDays), "days", days >= DryingDays, lifted.On);
+        var warm = now.Needs(Rule, "warm");
+        return days < DryingDays
+            ? new(Topics.Rest, Rule, Care.Store, Verdict.Hold, lifted.On.AddDays(DryingDays), $"Lifted {Dates.Ago(lifted.On, now.Today)}: dry it for two days in warmth or sun, then bag, dust and dark.", [dried])
+            : new(Topics.Rest, Rule, Care.Store, Verdict.Do, now.Today, string.Create(CultureInfo.InvariantCulture, $"Lifted {Dates.Ago(lifted.On, now.Today)} and dry by now: into a paper bag, dusted against mould, in the dark, never below {warm:0} °C."), [dried]);
+    }
+
+    Advice TooCold(Situation now, Seen<double> night) => new(Topics.Rest, Rule, Care.BringIn, Verdict.Look, now.Today,
+        string.Create(CultureInfo.InvariantCulture, $"A night where it rests was {night.Value:0.#} °C; below {now.Needs(Rule, "warm"):0} °C a tuber goes soft. Find it a warmer shelf, and feel it."),
+        [Condition.AtLeast("coolest night", night, now.Needs(Rule, "warm"), "°C")])
+    { LoggedAs = Moved };
+
+    Advice Water(Situation now, RestState rest)
+    {
+        if (now.School(Question)?.Chosen.Name == InPotDamp && !rest.Lifted)
+            return new WaterAsked(Rule, "a light wetting, barely damp, so that it never shrivels", "feel whether it is still barely damp") { Care = Care.WetLightly, Every = now.Needs(Rule, "damp"), Since = rest.Since }.Judge(now);
+        var nights = Condition.AtLeast("coolest night", now.CoolestNightC, now.Needs(Rule, "warm"), "°C");
+        return new(Topics.Water, Rule, Care.GiveWater, Verdict.Hold, null,
+            string.Create(CultureInfo.InvariantCulture, $"Resting {(rest.Lifted ? "out of its pot" : "in its pot")} since {Dates.Near(rest.Since, now.Today)}: dry, dark, not below {now.Needs(Rule, "warm"):0} °C."), [nights])
+        { Ground = Ground.Veto };
     }
 }

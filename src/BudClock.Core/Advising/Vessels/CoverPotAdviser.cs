@@ -2,22 +2,22 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Vessels;
 
-/// <summary>Rule W11: water standing in a cover pot without drainage is an alarm: tip it out.</summary>
+/// <summary>Rule W11: water standing in a cover pot without drainage is an alarm until it is tipped out, or watered since. Tipping out is no watering.</summary>
 public sealed class CoverPotAdviser : IAdviser
 {
-    public const string CoverPot = "cover pot";
-
     public string Rule => "W11";
 
     public IReadOnlyList<string> Thresholds => [];
 
-    public Advice? Advise(Situation now)
+    public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Plant.Pot?.Kind != CoverPot) return null;
-        var level = DrinkingRate.Level(now.Journal, EntryKinds.Tray, now.Today);
-        return level is { Cm: > 0 }
-            ? new(Topics.Water, Rule, Verdict.Do, now.Today, $"Water stood in the cover pot {Dates.Ago(level.On, now.Today)}: tip it out, let the pot drain, put it back dry.", [Condition.Sign("water in the cover pot", level.On)])
-            { Ground = Ground.Emergency, LoggedAs = EntryKinds.Tray }
-            : null;
+        // A cover pot that several share has one advice for all (rule W8).
+        if (now.Around.Vessel is not null || Standing(now) is not { } level) yield break;
+        yield return new(Topics.Tray, Rule, Care.TakeWaterAway, Verdict.Do, now.Today,
+            $"Water stood in the cover pot {Dates.Ago(level.On, now.Today)}: tip it out, let the pot drain, put it back dry.", [Condition.Sign("water in the cover pot", level.On)])
+        { Ground = Ground.Emergency };
     }
+
+    /// <summary>Water that was seen in its cover pot and neither tipped out nor watered over since; null for none.</summary>
+    public static LevelSeen? Standing(Situation now) => Evidence.Vessels.InCoverPot(now) && now.Levels.Level is { Cm: > 0 } level ? level : null;
 }

@@ -3,47 +3,57 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Vessels;
 
-/// <summary>Rule W9: a reservoir is topped up as it falls, and a change of the drinking rate is news.</summary>
-/// <remarks>A plant in spike drinks more; a fall in drinking with limp leaves means roots.</remarks>
+/// <summary>Rule W9: a reservoir, jar or wick is topped up as it falls, whatever the habit above it; a change of the drinking rate is news.</summary>
+/// <remarks>A plant in spike drinks more; a fall in drinking with limp leaves means roots. Nobody is told to feel the medium.</remarks>
 public sealed class ReservoirAdviser : IAdviser
 {
     public string Rule => "W9";
 
     public IReadOnlyList<string> Thresholds => ["low", "every", "change"];
 
-    public Advice? Advise(Situation now)
+    public IEnumerable<Advice> Advise(Situation now)
     {
-        if (!now.InGrowth) return null;
-        if (News(now) is { } news) return news;
-        var level = DrinkingRate.Level(now.Journal, EntryKinds.Reservoir, now.Today);
-        var filled = now.Journal.Waterings.LastOrDefault();
-        var low = now.Needs(Rule, "low");
-        if (level is not null && !(filled?.On > level.On) && level.Cm <= low)
-            return Say(now, Verdict.Do, Ground.Sign, $"The reservoir was down to {Cm(level.Cm)} {Dates.Ago(level.On, now.Today)}: top up.", Condition.Sign("reservoir low", level.On));
-        var since = level?.On > filled?.On ? level!.On : filled?.On ?? level?.On;
-        if (since is not { } day) return Say(now, Verdict.Look, Ground.Interval, "No level is on record: look at the reservoir.", new("reservoir level", null, new(low), "cm", false, null));
-        var due = DrinkingRate.EmptyOn(now.Journal, EntryKinds.Reservoir, now.Today) is { } empty && empty > day ? empty : day.AddDays((int)now.Needs(Rule, "every"));
+        if (!now.InGrowth || !Evidence.Vessels.OverReservoir(now) || now.Sheet.Rule("W10") is not null && LittleOftenSpeaks(now)) yield break;
+        if (News(now) is { } news) yield return news;
+        // A shared reservoir has one advice for all that stand over it (rule W8).
+        if (now.Around.Vessel is null) yield return Level(now);
+    }
+
+    static bool LittleOftenSpeaks(Situation now) => new Watering.LittleOftenAdviser().Advise(now).Any();
+
+    Advice Level(Situation now)
+    {
+        var levels = now.Levels;
+        if (levels.Low is { } low) return Say(Verdict.Do, Ground.Sign, now.Today, $"The reservoir was {Down(low)} {Dates.Ago(low.On, now.Today)}", "top up", Condition.Sign("reservoir low", low.On));
+        if (now.Thirst is { Kind: ThirstKind.RootAlarm or ThirstKind.Thirsty, Sign: { } sign }) return Say(Verdict.Do, Ground.Sign, now.Today, $"Leaves {sign.Text} {Dates.Ago(sign.On, now.Today)}", "top up", Condition.Sign(now.Thirst.Words, sign.On));
+        if ((levels.Level?.On ?? levels.Filled?.On) is not { } day)
+            return Say(Verdict.Look, Ground.Interval, now.Today, "No level is on record", "look at the reservoir", new("reservoir level", null, new(levels.LowCm), "cm", false, null));
+        var due = levels.AsksOn is { } asks && asks > day ? asks : levels.AsksOn is not null ? day.AddDays(1) : day.AddDays((int)now.Needs(Rule, "every"));
         Condition days = new("days since the level was seen or filled", new(now.Today.DayNumber - day.DayNumber), new(due.DayNumber - day.DayNumber), "days", now.Today >= due, day);
         return now.Today >= due
-            ? Say(now, Verdict.Look, Ground.Interval, $"Level last seen or filled {Dates.Ago(day, now.Today)}: look, and top up.", days)
-            : Say(now, Verdict.Hold, Ground.Interval, $"Topped up or seen {Dates.Ago(day, now.Today)}; low again about {Dates.Short(due)}.", days, due);
+            ? Say(Verdict.Look, Ground.Interval, now.Today, $"Level last seen or filled {Dates.Ago(day, now.Today)}", "look at the reservoir, and top up", days)
+            : new(Topics.Water, Rule, Care.TopUp, Verdict.Hold, due, $"{Capital(levels.LastKnown!.Value.Words)} {Dates.Ago(day, now.Today)}; low again about {Dates.Short(due)}.", [days]) { Ground = Ground.Interval, Until = due };
     }
 
+    /// <summary>It drinks far less than it did: said from the rate alone, louder with limp leaves.</summary>
     Advice? News(Situation now)
     {
-        var falls = DrinkingRate.Falls(now.Journal, EntryKinds.Reservoir);
-        if (falls.Count < 4) return null;
-        var (latest, before) = (falls[^1], falls.SkipLast(1).TakeLast(5).Select(f => f.CmPerDay).Order().ToList());
-        var usual = before[before.Count / 2];
-        var share = latest.CmPerDay / usual;
-        var limp = now.Journal.State(EntryKinds.Leaves, _ => true);
-        if (share > 1 - (now.Needs(Rule, "change") / 100) || limp?.Value is not ("limp" or "pliable") || now.Phase.Phase is Phase.Recovering) return null;
-        return Say(now, Verdict.Look, Ground.Emergency, $"It drinks {share * 100:0} % of its usual and the leaves are {limp.Value}: look at the roots.",
-            new("drinking rate", new(Math.Round(latest.CmPerDay, 2)), new(Math.Round(usual, 2)), "cm a day", false, latest.On));
+        var falls = now.Levels.Falls;
+        if (falls.Count < 3 || now.Roots.Dead) return null;
+        var latest = falls[^1];
+        var before = falls.SkipLast(1).TakeLast(5).Select(f => f.CmPerDay).Order().ToList();
+        var usual = (before[(before.Count - 1) / 2] + before[before.Count / 2]) / 2;
+        if (latest.CmPerDay > usual * (1 - (now.Needs(Rule, "change") / 100)) || latest.On < now.Today.AddDays(-14)) return null;
+        var limp = now.Thirst.Sign is { Text: "limp" or "pliable" };
+        return new(Topics.Health, Rule, Care.LookAtRoots, Verdict.Look, now.Today,
+            string.Create(CultureInfo.InvariantCulture, $"It drinks {latest.CmPerDay / usual * 100:0} % of its usual{(limp ? " and the leaves are limp" : "")}: look at the roots."),
+            [new("drinking rate", new(Math.Round(latest.CmPerDay, 2)), new(Math.Round(usual, 2)), "cm a day", false, latest.On)]);
     }
 
-    Advice Say(Situation now, Verdict verdict, Ground ground, string reason, Condition condition, DateOnly? due = null) =>
-        new(Topics.Water, Rule, verdict, due ?? now.Today, reason, [condition]) { Ground = ground, LoggedAs = EntryKinds.ToppedUp };
+    Advice Say(Verdict verdict, Ground ground, DateOnly due, string because, string then, Condition condition) =>
+        new(Topics.Water, Rule, Care.TopUp, verdict, due, $"{because}: {then}.", [condition]) { Ground = ground, Because = because };
 
-    static string Cm(double cm) => cm.ToString("0.#", CultureInfo.InvariantCulture) + " cm";
+    static string Down(LevelSeen low) => low.Cm <= 0 ? "empty" : $"down to {low.Words}";
+
+    static string Capital(string words) => "It " + words;
 }

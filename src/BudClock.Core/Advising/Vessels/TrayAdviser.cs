@@ -11,36 +11,45 @@ public sealed class TrayAdviser : IAdviser
 
     public IReadOnlyList<string> Thresholds => ["depth", "tds", "flush", "every"];
 
-    public Advice? Advise(Situation now) => now.Plant.Vessel is null && now.InGrowth ? Judge(now, now.Journal) : null;
+    public IEnumerable<Advice> Advise(Situation now)
+    {
+        if (!now.InGrowth) yield break;
+        if (Flush(now) is { } flush) yield return flush;
+        // A shared tray has one advice for all that stand in it (rule W8).
+        if (now.Around.Vessel?.Kind != Vessel.Tray) yield return Fill(now, now.Levels);
+    }
 
-    /// <summary>The advice for a tray, from the levels in a journal: the plant's own, or all those of a shared tray.</summary>
-    public static Advice Judge(Situation now, PlantJournal levels)
+    /// <summary>Whether the tray is to be filled, by the plant's own medium and the levels of its tray.</summary>
+    public static Advice Fill(Situation now, Levels levels)
     {
         var (depth, tds) = (now.Needs("W6", "depth"), now.Needs("W6", "tds"));
         var fill = string.Create(CultureInfo.InvariantCulture, $"refill to {depth:0.#} cm with water below {tds:0} ppm");
-        var level = DrinkingRate.Level(levels, EntryKinds.Tray, now.Today);
-        if (now.Journal.State(EntryKinds.Medium, _ => true) is { Value: "dry" } dry && !(level?.On > dry.On))
-            return Say(now, Verdict.Do, Ground.Emergency, $"The medium is dry: {fill} now.", [Condition.Sign("medium dry", dry.On)]);
-        if (level is null) return Say(now, Verdict.Look, Ground.Interval, $"No level of its tray is on record: look, and {fill}.", [new("water in the tray", null, new(0), "cm", false, null)]);
-        if (level.Cm <= DrinkingRate.EmptyCm) return Say(now, Verdict.Do, Ground.Sign, $"The tray was {(level.Cm <= 0 ? "empty" : $"down to {level.Cm:0.#} cm")} {Dates.Ago(level.On, now.Today)}: {fill}.", [Condition.Sign("tray empty", level.On)]);
-        if (FlushDue(now) is { } flush) return flush;
-        var empty = DrinkingRate.EmptyOn(levels, EntryKinds.Tray, now.Today) ?? level.On.AddDays((int)now.Needs("W6", "every"));
-        Condition left = new("water in the tray", new(level.Cm), new(depth), "cm", level.Cm >= depth, level.On);
+        if (now.Wetness is { IsDry: true, Felt: { } dry } && !(levels.Level is { Cm: > Levels.EmptyCm } seen && seen.On > dry.On) && !(levels.Filled?.On > dry.On))
+            return Say(now, Verdict.Do, Ground.Sign, $"The medium was dry {Dates.Ago(dry.On, now.Today)}", $"{fill} now", Condition.Sign("medium dry", dry.On));
+        if (levels.Low is { } low) return Say(now, Verdict.Do, Ground.Sign, $"The tray was {(low.Cm <= 0 ? "empty" : $"down to {low.Words}")} {Dates.Ago(low.On, now.Today)}", fill, Condition.Sign("tray empty", low.On));
+        if ((levels.Level?.On ?? levels.Filled?.On) is not { } day)
+            return Say(now, Verdict.Look, Ground.Interval, "No level of its tray is on record", $"look, and {fill}", new("water in the tray", null, new(0), "cm", false, null));
+        var empty = levels.AsksOn ?? day.AddDays((int)now.Needs("W6", "every"));
+        var left = levels.Level is { } level ? new("water in the tray", new(level.Cm), new(depth), "cm", level.Cm >= depth, level.On) : Condition.Known("tray filled", null, null, day);
         return empty <= now.Today
-            ? Say(now, Verdict.Look, Ground.Interval, $"At its rate the tray is empty by now: look, and {fill}.", [left])
-            : Say(now, Verdict.Hold, Ground.Interval, $"{level.Cm:0.#} cm in the tray {Dates.Ago(level.On, now.Today)}; empty about {Dates.Short(empty)}.", [left], empty);
+            ? Say(now, Verdict.Look, Ground.Interval, "At its rate the tray is empty by now", $"look, and {fill}", left)
+            : new(Topics.Water, "W6", Care.FillTray, Verdict.Hold, empty, $"The tray {levels.LastKnown!.Value.Words} {Dates.Ago(day, now.Today)}; empty about {Dates.Short(empty)}.", [left]) { Ground = Ground.Interval, Until = empty };
     }
 
-    /// <summary>Salts stay behind where water only leaves by the leaves.</summary>
-    static Advice? FlushDue(Situation now)
+    /// <summary>Salts stay behind where water only leaves by the leaves; without a flush on record it counts from arrival or repot.</summary>
+    static Advice? Flush(Situation now)
     {
-        if (now.Needs("W6", "flush") is not (> 0 and var every) || now.Journal.Last(EntryKinds.Rinsed) is not { } last) return null;
-        var days = now.Today.DayNumber - last.On.DayNumber;
-        return days < every ? null : Say(now, Verdict.Do, Ground.Interval, $"Flushed {Dates.Ago(last.On, now.Today)}: flush it from the top against salts.",
-            [new("days since the last flush", new(days), new(every), "days", true, last.On)]) with
-        { LoggedAs = EntryKinds.Rinsed };
+        if (now.Needs("W6", "flush") is not (> 0 and var every)) return null;
+        var last = now.Journal.Last(EntryKinds.Rinsed, EntryKinds.Repotted)?.On ?? now.Arrival?.Arrived;
+        if (last is not { } since) return null;
+        var days = now.Today.DayNumber - since.DayNumber;
+        var what = now.Journal.Has(EntryKinds.Rinsed) ? "Flushed" : "Not flushed since";
+        return days < every ? null : new(Topics.Water, "W6", Care.Flush, Verdict.Look, now.Today,
+            $"{what} {Dates.Near(since, now.Today)}: flush it from the top with pure water, against salts and for air at the roots.",
+            [new("days since the last flush", new(days), new(every), "days", true, since)])
+        { Ground = Ground.Interval };
     }
 
-    static Advice Say(Situation now, Verdict verdict, Ground ground, string reason, Condition[] conditions, DateOnly? due = null) =>
-        new(Topics.Water, "W6", verdict, due ?? now.Today, reason, conditions) { Ground = ground, LoggedAs = EntryKinds.Tray };
+    static Advice Say(Situation now, Verdict verdict, Ground ground, string because, string then, Condition condition) =>
+        new(Topics.Water, "W6", Care.FillTray, verdict, now.Today, $"{because}: {then}.", [condition]) { Ground = ground, Because = because };
 }

@@ -17,18 +17,21 @@ public sealed class FirstSoakAdviser : IAdviser
 
     public IReadOnlyList<string> Thresholds => ["root-length-small", "root-length-large", "small-pot", "root-length-thirsty", "night"];
 
-    public Advice? Advise(Situation now)
+    public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Season.Asleep) return Asleep(now);
-        if (!now.Season.Waking) return null;
-
-        var gate = Gate(now);
-        if (!now.Roots.Live) return NoRoots(now, gate);
-        if (now.Bulbs?.Value is Shrivelled) return WithSchools(now, Emergency(now));
-        if (!gate.Roots.Met) return WithSchools(now, RootsShort(now, gate));
-        if (!gate.Nights.Met) return WithSchools(now, NightsCold(now, gate));
-        return WithSchools(now, Ready(now, gate));
+        if (now.DryRest.Asleep) yield return Asleep(now);
+        else if (now.DryRest.Waking) yield return FirstWater.WayFor(now).On(Waking(now, Gate(now)));
     }
+
+    Advice Waking(Situation now, Conditions gate)
+    {
+        if (!now.NewRoots.Live) return NoRoots(now, gate);
+        if (now.Bulbs?.Value is Shrivelled) return Emergency(now);
+        if (!gate.Roots.Met) return RootsShort(now, gate);
+        return gate.Nights.Met ? Ready(now, gate) : NightsCold(now, gate);
+    }
+
+    Advice Say(Verdict verdict, DateOnly? due, string reason, IReadOnlyList<Condition> conditions) => new(Topics.FirstSoak, Rule, Care.GiveWater, verdict, due, reason, conditions);
 
     /// <summary>The root length this plant needs, cm.</summary>
     public static double NeededRootCm(Situation now)
@@ -45,44 +48,41 @@ public sealed class FirstSoakAdviser : IAdviser
 
     static Conditions Gate(Situation now)
     {
-        var growth = Condition.Sign("new growth", now.Season.Woke);
-        var roots = now.Roots.AtBase is { } seen
+        var growth = Condition.Sign("new growth", now.DryRest.Woke);
+        var roots = now.NewRoots.AtBase is { } seen
             ? Condition.Sign("roots at the bottom of the pot", seen)
-            : Condition.AtLeast("root length", now.Roots.Longest, NeededRootCm(now), "cm");
+            : Condition.AtLeast("root length", now.NewRoots.Longest, NeededRootCm(now), "cm");
         var nights = Condition.AtLeast("coolest night", now.CoolestNightC, now.Needs("W1", "night"), "°C");
         var bulbs = Condition.State("bulbs", now.Bulbs, "not shrivelled", state => state != Shrivelled);
         // Bulbs nobody looked at do not shut the gate: only shrivelled ones change the answer.
         return new(growth, roots, nights, now.Bulbs is null ? bulbs with { Met = true } : bulbs);
     }
 
-    Advice Asleep(Situation now) => new(Topics.FirstSoak, Rule, Verdict.Hold, null,
-        $"Leafless and resting since {Dates.Near(now.Season.RestSince!.Value, now.Today)}: dry until a new growth has made roots.", Gate(now).All);
+    Advice Asleep(Situation now) => Say(Verdict.Hold, null,
+        $"Leafless and resting since {Dates.Near(now.DryRest.RestSince!.Value, now.Today)}: dry until a new growth has made roots.", Gate(now).All);
 
-    Advice NoRoots(Situation now, Conditions gate) => new(Topics.FirstSoak, Rule, Verdict.Hold, null, (now.Roots.Lost, Stopped(now), now.Bulbs?.Value) switch
+    Advice NoRoots(Situation now, Conditions gate) => Say(Verdict.Hold, null, (now.NewRoots.Lost, Stopped(now), now.Bulbs?.Value) switch
     {
         (not null, _, _) => "The new roots are lost: stay dry and keep the air humid until others come.",
         (_, true, _) => "The growth stopped before it made roots: stay dry and watch for the next eye.",
         (_, _, Shrivelled) => "Bulbs are shrivelled, but there are no new roots to drink: keep the air humid, not the pot wet.",
-        _ => "No new roots yet: water would only rot the base.",
+        _ => "No new roots yet: water would only sour the base.",
     }, gate.All);
 
     Advice Emergency(Situation now)
     {
-        IReadOnlyList<Condition> conditions =
-        [
-            Condition.Sign("live new roots", now.Roots.Started),
-            Condition.State("bulbs", now.Bulbs, Shrivelled, state => state == Shrivelled),
-        ];
-        var roots = now.Roots.Longest is { } longest ? $"new roots {longest.Value:0.#} cm" : "new roots";
-        return Water(now, $"Bulbs are shrivelled and there are {roots} alive", conditions);
+        var roots = now.NewRoots.Longest is { } longest ? $"new roots {longest.Value:0.#} cm" : "new roots";
+        return Water(now, $"Bulbs are shrivelled and there are {roots} alive",
+            [Condition.Sign("live new roots", now.NewRoots.Started), Condition.State("bulbs", now.Bulbs, Shrivelled, state => state == Shrivelled)]) with
+        { Ground = Ground.Emergency, Overrides = ["cold"] };
     }
 
     Advice RootsShort(Situation now, Conditions gate)
     {
         var need = NeededRootCm(now);
-        var projection = Projection.Reach(need, now.Roots.Series);
-        var advice = new Advice(Topics.FirstSoak, Rule, Verdict.Hold, projection?.Likely, "", gate.All) { Projection = projection };
-        if (now.Roots.Longest is not { } longest)
+        var projection = Projection.Reach(need, now.NewRoots.Series);
+        var advice = Say(Verdict.Hold, projection?.Likely, "", gate.All) with { Projection = projection };
+        if (now.NewRoots.Longest is not { } longest)
             return advice with { Reason = $"New roots are showing but not measured; {need:0.#} cm are needed." };
 
         var have = $"Roots {longest.Value:0.#} of {need:0.#} cm";
@@ -91,14 +91,9 @@ public sealed class FirstSoakAdviser : IAdviser
         return advice with { Reason = projection?.InWords() is { } when ? $"{have}; on the trend {when}." : $"{have}." };
     }
 
-    Advice NightsCold(Situation now, Conditions gate)
-    {
-        if (now.CoolestNightC is not { } night)
-            return new(Topics.FirstSoak, Rule, Verdict.Look, now.Today,
-                $"{RootsReady(now)}; no night temperature is known here from the last week. Check for {gate.Nights.Need!.Value.Number:0.#} °C or more.", gate.All);
-        return new(Topics.FirstSoak, Rule, Verdict.Hold, null,
-            $"{RootsReady(now)}, but nights are down to {night.Value:0.#} °C; {gate.Nights.Need!.Value.Number:0.#} °C are needed.", gate.All);
-    }
+    Advice NightsCold(Situation now, Conditions gate) => now.CoolestNightC is not { } night
+        ? Say(Verdict.Look, now.Today, $"{RootsReady(now)}; no night temperature is known here from the last week. Check for {gate.Nights.Need!.Value.Number:0.#} °C or more.", gate.All)
+        : Say(Verdict.Hold, null, $"{RootsReady(now)}, but nights are down to {night.Value:0.#} °C; {gate.Nights.Need!.Value.Number:0.#} °C are needed.", gate.All);
 
     Advice Ready(Situation now, Conditions gate)
     {
@@ -110,25 +105,15 @@ public sealed class FirstSoakAdviser : IAdviser
     {
         var way = FirstWater.WayFor(now);
         var replacement = Stopped(now) ? " The growth stopped: watch for another." : "";
-        return new(Topics.FirstSoak, Rule, Verdict.Do, now.Today, $"{because}: first {way.Chosen.Name} today.{way.Note}{replacement}", conditions);
+        return Say(Verdict.Do, now.Today, $"{because}: first {way.Chosen.Name} today, with the first light feed in it.{way.Note}{replacement}", conditions) with
+        { Because = because, LoggedAs = way.Chosen.Name == FirstWater.Sip ? EntryKinds.Watered : EntryKinds.Soaked };
     }
 
-    /// <summary>How the water will be given, and what the other school would do (rule W2).</summary>
-    static Advice WithSchools(Situation now, Advice advice)
-    {
-        var way = FirstWater.WayFor(now);
-        return advice with
-        {
-            School = way.Chosen.Name,
-            Others = way.Others,
-        };
-    }
-
-    static string RootsReady(Situation now) => now.Roots.Longest is { } longest && now.Roots.AtBase is null
+    static string RootsReady(Situation now) => now.NewRoots.Longest is { } longest && now.NewRoots.AtBase is null
         ? $"Roots {longest.Value:0.#} cm"
         : "Roots at the bottom of the pot";
 
-    static bool Stopped(Situation now) => now.Season.Woke is { } woke
+    static bool Stopped(Situation now) => now.DryRest.Woke is { } woke
         && now.Journal.Of(EntryKinds.GrowthStopped).Any(e => e.On >= woke)
         && !now.Lanes.Any(lane => lane.Kind is LaneKind.Growth && lane.Open);
 }

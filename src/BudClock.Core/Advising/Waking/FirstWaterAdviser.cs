@@ -3,34 +3,32 @@ using BudClock.Core.Evidence;
 namespace BudClock.Core.Advising.Waking;
 
 /// <summary>Rule W2: how the first water goes on. A soak is complete in itself; a sip is followed by full amounts.</summary>
-/// <remarks>Common practice: a little at first, full amounts 7 to 14 days later.</remarks>
+/// <remarks>Common practice: a little at first, full amounts 7 to 14 days later. The days ask; a dry medium orders.</remarks>
 public sealed class FirstWaterAdviser : IAdviser
 {
     public string Rule => "W2";
 
     public IReadOnlyList<string> Thresholds => ["full-from", "full-to"];
 
-    public Advice? Advise(Situation now)
+    public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Season.FirstWater is not { } sip || sip.Kind != EntryKinds.Watered) return null;
+        if (now.DryRest.FirstWater is not { } sip || sip.Kind != EntryKinds.Watered) yield break;
         var way = FirstWater.WayFor(now);
-        if (way.Chosen.Name != FirstWater.Sip || FullSince(now, sip)) return null;
+        if (way.Chosen.Name != FirstWater.Sip || now.Journal.Waterings.Any(e => e.On >= sip.On && e.Id != sip.Id)) yield break;
 
         var from = sip.On.AddDays((int)now.Needs(Rule, "full-from"));
         var to = sip.On.AddDays((int)now.Needs(Rule, "full-to"));
         var days = Condition.AtLeast("days since the first sip", new(now.Today.DayNumber - sip.On.DayNumber, sip.On), now.Needs(Rule, "full-from"), "days");
-        var (verdict, reason) = now.Today < from
-            ? (Verdict.Hold, $"First sip {Dates.Ago(sip.On, now.Today)}: full amounts from {Dates.Short(from)}.")
-            : (Verdict.Do, $"First sip {Dates.Ago(sip.On, now.Today)}: full amounts now ({Dates.Range(from, to)}).");
-        return new(Topics.Water, Rule, verdict, from, reason, [days])
+        var because = $"First sip {Dates.Ago(sip.On, now.Today)}";
+        var (verdict, reason) = now.Today < from ? (Verdict.Hold, $"full amounts from {Dates.Short(from)}.")
+            : now.Wetness.IsDry ? (Verdict.Do, $"dry again, so full amounts now ({Dates.Range(from, to)}).")
+            : (Verdict.Look, $"full amounts now ({Dates.Range(from, to)}), where the medium has dried.");
+        yield return new(Topics.Water, Rule, Care.GiveWater, verdict, from, $"{because}: {reason}", [days])
         {
+            Because = because,
             School = FirstWater.Sip,
             Until = to,
             Others = [.. way.Others.Select(other => new OtherSchool(other.Name, "Would have given the full amount at once.", other.Risks))],
         };
     }
-
-    /// <summary>A soak, or a second watering, is the full amount.</summary>
-    static bool FullSince(Situation now, Entry sip) =>
-        now.Journal.Waterings.Any(e => e.On >= sip.On && e.Id != sip.Id);
 }

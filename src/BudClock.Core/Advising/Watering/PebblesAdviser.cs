@@ -1,21 +1,32 @@
+using System.Globalization;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Watering;
 
-/// <summary>Rule W16: bulbs over pebbles: water just below the base of the bulb, never touching it.</summary>
+/// <summary>Rule W16: bulbs over pebbles: water just below the base of the bulb, never touching it; in a pot, when the medium is dry.</summary>
 public sealed class PebblesAdviser : IAdviser
 {
+    const string Pebbles = "pebbles";
+
     public string Rule => "W16";
 
     public IReadOnlyList<string> Thresholds => ["every", "gap"];
 
-    public Advice? Advise(Situation now)
+    public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Rest is not null || now.Journal.Last(EntryKinds.Planted, EntryKinds.LeavesGone) is not { } last || last.Kind != EntryKinds.Planted) return null;
-        var over = now.Plant.Medium == "pebbles";
-        return new WaterAsked(Rule, now.Needs(Rule, "every"), now.Needs(Rule, "every"),
-            over ? $"fill to {now.Needs(Rule, "gap"):0.#} cm below the base of the bulb, never touching it" : "water; a flat hand fits between medium and rim",
-            over ? "look at the water below the bulb" : "feel the medium")
-        { LoggedAs = EntryKinds.ToppedUp, Signs = [(EntryKinds.Reservoir, "empty"), (EntryKinds.Medium, "dry")] }.Judge(now);
+        if (now.Rest is not null || now.Journal.Last(EntryKinds.Planted, EntryKinds.LeavesGone) is not { } last || last.Kind != EntryKinds.Planted) yield break;
+        if (now.Plant.Medium?.Contains(Pebbles, StringComparison.OrdinalIgnoreCase) != true)
+        {
+            yield return new WaterAsked(Rule, "water; a flat hand fits between medium and rim", "feel the medium").Judge(now);
+            yield break;
+        }
+        var gap = string.Create(CultureInfo.InvariantCulture, $"fill to {now.Needs(Rule, "gap"):0.#} cm below the base of the bulb, never touching it");
+        if (now.Journal.Last(EntryKinds.Reservoir) is { Text: "empty" } empty && !now.Journal.Waterings.Any(water => now.Journal.IsAfter(water, empty)))
+        {
+            var because = $"Empty {Dates.Ago(empty.On, now.Today)}";
+            yield return new(Topics.Water, Rule, Care.TopUp, Verdict.Do, now.Today, $"{because}: {gap}.", [Condition.Sign("water gone", empty.On)]) { Because = because };
+            yield break;
+        }
+        yield return new WaterAsked(Rule, gap, "look at the water below the bulb") { Care = Care.TopUp, Every = now.Needs(Rule, "every") }.Judge(now);
     }
 }

@@ -82,7 +82,7 @@ public sealed class BottleModel(TodaysGarden glasshouse, ShelfStore store) : Mix
         var feed = new Feed(label, parts.N, parts.P, parts.K, spoon, full);
         if (feed.Fault() is { } fault) Faults.Add(fault);
         // A bare amount is what was put into the whole batch.
-        var read = Strength.Read(strength)
+        var read = Core.Mixing.Strength.Read(strength)
             ?? (AmountReader.Read(strength, null) is { Value: > 0, Unit.Dimension: Dimension.Mass or Dimension.Volume } amount ? new Strength.Measured(amount, new(litres, Unit.L)) : null);
         if (read is null) Faults.Add($"\"{strength}\" is no strength; write 100 ppm N, 25 % of the label, or what you put in, such as 1/8 tsp or 0.6 g.");
         else if (read.In(litres, feed) is { } dose) return dose;

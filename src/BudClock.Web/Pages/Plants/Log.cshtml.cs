@@ -24,7 +24,7 @@ public sealed class LogModel(TodaysGarden glasshouse, Logbook logbook) : GardenP
 
     public bool CanBeNew => OrganParts.Of(Chosen)?.Starts(Chosen) == true;
 
-    public IEnumerable<Caution> Cautions => Cautions.For(Chosen, Plant.Situation?.Sheet);
+    public IEnumerable<Caution> Cautions => Core.Culture.Cautions.For(Chosen, Plant.Situation?.Sheet);
 
     public IActionResult OnGet(string tag, string? kind)
     {

@@ -1,6 +1,6 @@
+using BudClock.Core.Evidence;
 using BudClock.Core.Advising;
 using BudClock.Core.Advising.Repotting;
-using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 using BudClock.Web.Drawing;
 using BudClock.Web.Photos;
@@ -67,7 +67,7 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
     public RootChart? Roots => RootChart.Of(Assessment.Situation);
 
     /// <summary>How the roots of the root chart move.</summary>
-    public Pace? RootPace => AllSeries.FirstOrDefault(s => s.Kind == EntryKinds.RootLength) is { } roots ? Pace.Read(roots, roots.YearBefore(AllSeries)) : null;
+    public Pace? RootPace => AllSeries.FirstOrDefault(s => s.Kind == EntryKinds.RootLength) is { } roots ? Pace.Read(roots, roots.YearBefore(AllSeries), roots.Finish(AllSeries)) : null;
 
     /// <summary>What was measured in the last two months, besides the roots of the root chart.</summary>
     public IReadOnlyList<SeriesChart> Series =>
@@ -89,12 +89,13 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
            select (forecast, outcome.Value.Happened, outcome.Value.DaysLate),
     ];
 
-    public Newcomer? Newcomer => Assessment.Situation is { } now ? Newcomer.Read(Plant, now.Journal, Today.Day) : null;
+    /// <summary>A newcomer, or a plant in quarantine; null for what has settled.</summary>
+    public Arrival? Newcomer => Assessment.Situation.Arrival is { } arrival && (arrival.IsNewcomer || arrival.QuarantineUntil >= Today.Day) ? arrival : null;
 
     /// <summary>What the log of a plant that died suggests.</summary>
-    public IReadOnlyList<string> Farewell => Farewell.Read(Plant, Today.Day);
+    public IReadOnlyList<string> Farewell => Core.Saying.Farewell.Read(Plant, Today.Day);
 
-    public IReadOnlyList<string> PotStays => Assessment.Situation is { } now && !Assessment.Gone ? RepotVeto.Read(now) : [];
+    public IReadOnlyList<string> PotStays => Assessment.Gone ? [] : [.. RepotVeto.Reasons(Assessment.Situation).Select(reason => $"{char.ToUpperInvariant(reason.Words[0])}{reason.Words[1..]}.")];
 
     /// <summary>The organs that are under way or declared, the newest first.</summary>
     public IReadOnlyList<PartView> Parts => PartView.Of(Assessment);

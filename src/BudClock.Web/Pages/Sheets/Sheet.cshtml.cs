@@ -78,11 +78,11 @@ public sealed class SheetModel(TodaysGarden glasshouse, GardenStore store) : Gar
 
     SheetChange? Read(string? what)
     {
+        School = string.IsNullOrEmpty(School) ? null : School;
         var tag = string.IsNullOrWhiteSpace(Plant) ? null : Today.Find(Plant.Trim())?.Plant.Tag;
         if (tag is null && !string.IsNullOrWhiteSpace(Plant)) Fault = $"No plant here is tagged \"{Plant}\".";
-        else if (!string.IsNullOrEmpty(School)) return new(Sheet.Name, tag, what ?? "", null, School);
-        else if (AmountReader.Read(Value, null) is not { Unit: null, Value: >= 0 and <= 1000 } number) Fault = $"\"{Value}\" is no number from 0 to 1000.";
-        else if (new SheetChange(Sheet.Name, tag, what ?? "", number.Value, null) is var change && ReferenceEquals(change.On(Sheet), Sheet)) Fault = "That number is not on this sheet.";
+        else if (School is null && AmountReader.Read(Value, null) is not { Unit: null }) Fault = $"\"{Value}\" is no number.";
+        else if (new SheetChange(Sheet.Name, tag, what ?? "", School is null ? AmountReader.Read(Value, null)!.Value.Value : null, School) is var change && change.Fault(Sheet) is { } fault) Fault = fault;
         else return change;
         return null;
     }

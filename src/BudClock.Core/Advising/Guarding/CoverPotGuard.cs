@@ -1,0 +1,18 @@
+using BudClock.Core.Advising.Vessels;
+using BudClock.Core.Evidence;
+
+namespace BudClock.Core.Advising.Guarding;
+
+/// <summary>Rule W11: while water stands in a cover pot there is enough of it.</summary>
+public sealed class CoverPotGuard : IGuard
+{
+    public string Rule => "W11";
+
+    public string Name => "cover pot";
+
+    public bool StandsBefore(Care care) => care.GivesWater() || care is Care.Feed;
+
+    public Stop? Stop(Situation now, Care care) => CoverPotAdviser.Standing(now) is { } level
+        ? new(Verdict.Hold, $"water stood in the cover pot {Dates.Ago(level.On, now.Today)}", "tip it out first.", Condition.Sign("water in the cover pot", level.On))
+        : null;
+}

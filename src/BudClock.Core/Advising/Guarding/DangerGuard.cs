@@ -1,0 +1,19 @@
+using System.Globalization;
+using BudClock.Core.Evidence;
+
+namespace BudClock.Core.Advising.Guarding;
+
+/// <summary>Rule V4: in nights that can kill it a plant gets no water at all; it comes into warmth first.</summary>
+public sealed class DangerGuard : IGuard
+{
+    public string Rule => "V4";
+
+    public string Name => "danger";
+
+    public bool StandsBefore(Care care) => care.GivesWater() || care is Care.Wake or Care.PutBack or Care.Flush;
+
+    public Stop? Stop(Situation now, Care care) => now.Temper is { Danger: true } temper
+        ? new(Verdict.Hold, string.Create(CultureInfo.InvariantCulture, $"a night was down to {temper.Night!.Value:0.#} °C"), "bring it into warmth first, then feel the pot.",
+            Condition.AtLeast("coolest night", temper.Night, temper.DangerC, "°C"))
+        : null;
+}

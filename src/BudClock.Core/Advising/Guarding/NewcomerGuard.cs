@@ -1,0 +1,19 @@
+using BudClock.Core.Evidence;
+
+namespace BudClock.Core.Advising.Guarding;
+
+/// <summary>Rule F2: plain water and no feed for the newcomer's 28 days.</summary>
+public sealed class NewcomerGuard : IGuard
+{
+    public string Rule => "F2";
+
+    public string Name => "newcomer";
+
+    public bool StandsBefore(Care care) => care is Care.Feed or Care.Mist;
+
+    public Stop? Stop(Situation now, Care care) => now.Arrival is { IsNewcomer: true } arrival
+        ? new(Verdict.Hold, $"newcomer, day {arrival.Day} of {Arrival.NewcomerDays}", $"plain water and no feed until {Dates.Short(arrival.Until)}.",
+            Condition.AtLeast("days here", new(arrival.Day, arrival.Arrived), Arrival.NewcomerDays, "days"))
+        { Until = arrival.Until }
+        : null;
+}

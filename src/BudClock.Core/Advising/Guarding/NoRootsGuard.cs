@@ -1,0 +1,27 @@
+using BudClock.Core.Evidence;
+
+namespace BudClock.Core.Advising.Guarding;
+
+/// <summary>Rules V3 and W15: without a live root water in the pot cannot be drunk, and feed only leaves salt.</summary>
+public sealed class NoRootsGuard : IGuard
+{
+    public string Rule => "V3";
+
+    public string Name => "no roots";
+
+    public bool StandsBefore(Care care) => care.GivesWater() || care is Care.Feed;
+
+    public Stop? Stop(Situation now, Care care)
+    {
+        var roots = now.Roots;
+        if (roots.Unrooted)
+            return care is Care.Feed ? new(Verdict.Hold, "it has no roots of its own yet", "no feed until the first ones show.", Evidence(roots)) : null;
+        if (!roots.Dead) return null;
+        var since = roots.NoneSince is { } day ? $"no live root since {Dates.Near(day, now.Today)}" : "it has no live root";
+        return care is Care.Feed
+            ? new(Verdict.Hold, since, "feed would only leave salt. Plain water and humid air; roots come first.", Evidence(roots))
+            : new(Verdict.Hold, since, "water in the pot cannot be drunk. Keep the air humid around it until roots come.", Evidence(roots));
+    }
+
+    static Condition Evidence(RootsFound roots) => new("live roots", new("none"), new("seen"), null, false, roots.Rests?.On);
+}

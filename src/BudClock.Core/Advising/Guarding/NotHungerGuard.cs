@@ -1,0 +1,25 @@
+using BudClock.Core.Evidence;
+
+namespace BudClock.Core.Advising.Guarding;
+
+/// <summary>Rule F6: feed does not cure what is not hunger. Pale, yellow, limp or scorched leaves after a move get none.</summary>
+/// <remarks>Cold, wet, rot and pests have guards of their own; this one asks of the place and the pot.</remarks>
+public sealed class NotHungerGuard : IGuard
+{
+    public string Rule => "F6";
+
+    public string Name => "not hunger";
+
+    public bool StandsBefore(Care care) => care is Care.Feed;
+
+    public Stop? Stop(Situation now, Care care)
+    {
+        if (now.Journal.Of(EntryKinds.Leaves) is not [.., { Text: "pale" or "yellowing" or "limp" or "scorched" } leaves]) return null;
+        if (leaves.On <= now.Today.AddDays(-now.Ages.Colour)) return null;
+        var seen = Condition.Known("leaves", new(leaves.Text!), null, leaves.On);
+        if (leaves.Text == "scorched") return new(Verdict.Hold, $"leaves were scorched {Dates.Ago(leaves.On, now.Today)}", "that is not hunger; shade first.", seen);
+        if (now.Journal.Last(EntryKinds.Moved, EntryKinds.Repotted) is not { } moved || moved.On <= now.Today.AddDays(-(int)now.Needs(Rule, "moved"))) return null;
+        var days = Condition.AtLeast($"days since it was {moved.Kind.Words.ToLowerInvariant()}", new(now.Today.DayNumber - moved.On.DayNumber, moved.On), now.Needs(Rule, "moved"), "days");
+        return new(Verdict.Hold, $"leaves {leaves.Text}, and it was {moved.Kind.Words.ToLowerInvariant()} {Dates.Ago(moved.On, now.Today)}", "that is not hunger, and more feed would only leave salt.", seen, days);
+    }
+}

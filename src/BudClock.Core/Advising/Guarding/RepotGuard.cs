@@ -1,0 +1,18 @@
+using BudClock.Core.Advising.Repotting;
+using BudClock.Core.Evidence;
+
+namespace BudClock.Core.Advising.Guarding;
+
+/// <summary>Rule R2: what keeps a plant in its pot for now. An emergency (rot, wrong medium on arrival) goes ahead at any time.</summary>
+public sealed class RepotGuard : IGuard
+{
+    public string Rule => "R2";
+
+    public string Name => "repot";
+
+    public bool StandsBefore(Care care) => care is Care.Repot or Care.Divide;
+
+    public Stop? Stop(Situation now, Care care) => RepotVeto.Reasons(now).ToList() is { Count: > 0 } reasons
+        ? new(Verdict.Hold, string.Join(", and ", reasons.Select(reason => reason.Words)), "it stays in its pot for now.", [.. reasons.Select(reason => reason.Evidence)])
+        : null;
+}

@@ -1,0 +1,31 @@
+using BudClock.Core.Advising.Resting;
+using BudClock.Core.Evidence;
+
+namespace BudClock.Core.Advising.Guarding;
+
+/// <summary>Rule V5: a plant that rests, or goes to rest, is neither watered as in growth nor fed; where nobody wrote of a leaf, one looks first.</summary>
+/// <remarks>Each habit's own way of resting (D3, D5, W7) gives its light wettings itself; this guard leaves those through.</remarks>
+public sealed class RestGuard : IGuard
+{
+    public string Rule => "V5";
+
+    public string Name => "rest";
+
+    public bool StandsBefore(Care care) => care is Care.GiveWater or Care.TopUp or Care.FillTray or Care.Feed or Care.Mist;
+
+    public Stop? Stop(Situation now, Care care)
+    {
+        var sleep = now.Sleep;
+        if (sleep.Kind is SleepKind.None) return null;
+        var evidence = new Condition("leaf, growth or root", null, new("seen"), null, false, sleep.Since);
+        if (care is Care.Feed or Care.Mist) return new(Verdict.Hold, sleep.Rests, "no feed. It is woken first and fed then, never before.", evidence);
+        if (ArumRestAdviser.WateredOn(now)) return null;
+        return sleep.Kind switch
+        {
+            SleepKind.Resting => new(Verdict.Hold, sleep.Rests, "dry until the plant itself shows that it wakes.", evidence),
+            SleepKind.Going => new(Verdict.Hold, sleep.Rests, "hardly any water from now on; it goes to rest.", evidence),
+            _ => new(Verdict.Look, sleep.Missing is { } missing ? $"{sleep.Rests}, and {missing}" : sleep.Rests,
+                "is it leafless? Then no water until it shows that it wakes. In leaf, water as usual and write the leaf down.", evidence),
+        };
+    }
+}

@@ -1,0 +1,19 @@
+using BudClock.Core.Evidence;
+
+namespace BudClock.Core.Advising.Guarding;
+
+/// <summary>Rule V1: limp though wet is no thirst: neither water nor feed until the roots were looked at.</summary>
+public sealed class RootAlarmGuard : IGuard
+{
+    public string Rule => "V1";
+
+    public string Name => "root alarm";
+
+    public bool StandsBefore(Care care) => care.GivesWater() || care is Care.Feed;
+
+    public Stop? Stop(Situation now, Care care) => now.Thirst is { Kind: ThirstKind.RootAlarm } alarm
+        ? new(Verdict.Hold, $"{alarm.Words} {Dates.Ago(alarm.Sign!.On, now.Today)} although {alarm.Against}", "that is not thirst; look at the roots first.",
+            new Condition(alarm.Sign.Kind.Words.ToLowerInvariant(), new(alarm.Sign.Text!), new("firm"), null, false, alarm.Sign.On),
+            new Condition("water", new(alarm.Against!), new("dry"), null, false, alarm.AgainstSeen))
+        : null;
+}

@@ -1,0 +1,20 @@
+using System.Globalization;
+using BudClock.Core.Advising.Feeding;
+using BudClock.Core.Evidence;
+
+namespace BudClock.Core.Advising.Guarding;
+
+/// <summary>Rule F10: where salts are above what the roots bear, a flush with plain water comes before any feed.</summary>
+public sealed class SaltGuard : IGuard
+{
+    public string Rule => "F10";
+
+    public string Name => "salts";
+
+    public bool StandsBefore(Care care) => care is Care.Feed;
+
+    public Stop? Stop(Situation now, Care care) => SaltAdviser.Excess(now) is { } salty
+        ? new(Verdict.Hold, string.Create(CultureInfo.InvariantCulture, $"{salty.What} measured {salty.Ppm:0} ppm"), "flush with plain water first.",
+            new Condition("dissolved solids", new(Math.Round(salty.Ppm)), new(salty.Bears), "ppm at most", false, salty.On))
+        : null;
+}

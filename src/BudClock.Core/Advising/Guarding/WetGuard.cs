@@ -1,0 +1,22 @@
+using BudClock.Core.Evidence;
+
+namespace BudClock.Core.Advising.Guarding;
+
+/// <summary>Rules V1 and V7: no water, and no feed in it, within two days of a medium felt wet or damp. Bog plants and reservoirs go by their level.</summary>
+public sealed class WetGuard : IGuard
+{
+    public string Rule => "V7";
+
+    public string Name => "wet";
+
+    public bool StandsBefore(Care care) => care is Care.GiveWater or Care.WetLightly or Care.Feed or Care.Flush;
+
+    public Stop? Stop(Situation now, Care care)
+    {
+        if (!now.Wetness.IsWet || now.Levels.OverWater) return null;
+        var felt = now.Wetness.Felt!;
+        return new(Verdict.Hold, $"the medium was {felt.Text} {Dates.Ago(felt.On, now.Today)}", care is Care.GiveWater or Care.WetLightly ? "leave it." : "it goes with its next water.",
+            new Condition("medium", new(felt.Text!), new("dry"), null, false, felt.On))
+        { Until = felt.On.AddDays(now.Ages.Wet + 1) };
+    }
+}

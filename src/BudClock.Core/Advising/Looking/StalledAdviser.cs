@@ -1,0 +1,31 @@
+using BudClock.Core.Evidence;
+using BudClock.Core.Measuring;
+
+namespace BudClock.Core.Advising.Looking;
+
+/// <summary>Rule K3: an organ that does not rise where an earlier rate said it would is a look; a slow one is said and left alone.</summary>
+public sealed class StalledAdviser : IAdviser
+{
+    const int FollowedDays = 28;
+
+    public string Rule => "K3";
+
+    public IReadOnlyList<string> Thresholds => ["every"];
+
+    public IEnumerable<Advice> Advise(Situation now)
+    {
+        foreach (var series in now.Series.Where(s => s.Moves && s.Last.On > now.Today.AddDays(-FollowedDays)))
+        {
+            if (Pace.Read(series, series.YearBefore(now.Series), series.Finish(now.Series)) is not { Kind: PaceKind.Stalled } pace) continue;
+            if (now.Journal.Of(EntryKinds.Looked).Any(e => e.On > series.Last.On.AddDays(-1))) continue;
+            yield return new(Topics.GrowthCheck, Rule, Care.Look, Verdict.Look, now.Today, $"{series.Label} has stalled: {pace.Why} {Ask(series)}",
+                [Condition.AtLeast("rate", new(Math.Round(pace.NowCmPerDay, 2), series.Last.On), Math.Round(pace.BeforeCmPerDay, 2), "cm a day")])
+            { AnsweredBy = EntryKinds.Looked };
+            yield break;
+        }
+    }
+
+    static string Ask(OrganSeries series) => series.Kind == EntryKinds.SpikeLength
+        ? "Shine a torch through the sheath, look for pests, and at the nights."
+        : "Look for pests, at the roots, and at the nights.";
+}

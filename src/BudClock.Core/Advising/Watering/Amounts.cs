@@ -1,0 +1,20 @@
+using BudClock.Core.Evidence;
+
+namespace BudClock.Core.Advising.Watering;
+
+/// <summary>Rule V6: how much. What was learned in growth is not given at rest, and few roots get about half.</summary>
+public static class Amounts
+{
+    /// <summary>What a plant takes of an act now; null where neither its record nor its pot tells.</summary>
+    public static WaterNeed? Need(Situation now, Care care)
+    {
+        var need = WaterNeed.Of(now.Plant, now.Journal);
+        if (!need.Own && now.Plant.Pot?.VolumeMl is null) return null;
+        return care is Care.WetLightly ? need.Times(now.Needs("V6", "rest") / 100)
+            : now.Roots.State is RootState.Few ? need.Times(now.Needs("V6", "few-roots") / 100)
+            : need;
+    }
+
+    /// <summary>The same in words: "about 60 mL".</summary>
+    public static string? Usual(Situation now, Care care) => Need(now, care)?.Words(now.Around.Garden.UsUnits);
+}

@@ -1,0 +1,20 @@
+using BudClock.Core.Evidence;
+
+namespace BudClock.Core.Advising.Watering;
+
+/// <summary>Rules V3 and P3: a cutting, leaf or corm without roots is kept damp, neither soaked nor dry, until its first roots.</summary>
+public sealed class UnrootedAdviser : IAdviser
+{
+    const double EveryDays = 3;
+
+    public string Rule => "V3";
+
+    public IReadOnlyList<string> Thresholds => ["few", "rooting"];
+
+    public IEnumerable<Advice> Advise(Situation now)
+    {
+        if (!now.Roots.Unrooted || now.Resting || now.Levels.OverWater) yield break;
+        yield return new WaterAsked(Rule, "no roots yet, so wet it lightly and keep it damp, not soaked", "feel that the medium is damp; without roots it is neither soaked nor left dry")
+        { Care = Care.WetLightly, Every = EveryDays }.Judge(now);
+    }
+}

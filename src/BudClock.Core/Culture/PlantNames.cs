@@ -1,0 +1,83 @@
+using YamlDotNet.Serialization;
+
+namespace BudClock.Core.Culture;
+
+/// <summary>Rule V9: names as growers use them: botanical names of today and before, common English names, crosses of genera.</summary>
+public sealed class PlantNames
+{
+    const int PrefixLetters = 4;
+    const int SuffixLetters = 5;
+
+    readonly Dictionary<string, string> synonyms;
+    readonly Dictionary<string, string> common;
+    readonly Dictionary<string, string[]> crosses;
+
+    PlantNames(Dictionary<string, string> synonyms, Dictionary<string, string> common, Dictionary<string, string[]> crosses) =>
+        (this.synonyms, this.common, this.crosses) = (synonyms, common, crosses);
+
+    /// <summary>The names that ship with Bud Clock.</summary>
+    public static PlantNames Shipped { get; } = Read();
+
+    /// <summary>Common names, for completion and near misses.</summary>
+    public IEnumerable<string> Common => common.Keys;
+
+    /// <summary>A name without its marks: crosses, quotes, doubled spaces; "× Laeliocattleya" is a Laeliocattleya.</summary>
+    public static string Plain(string? name)
+    {
+        var words = (name ?? "").Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(word => word.Trim('\'', '"', '‘', '’', '×')).ToList();
+        if (words.Count > 1 && words[0] is "x" or "X") words.RemoveAt(0);
+        return string.Join(' ', words.Where(word => word.Length > 0));
+    }
+
+    /// <summary>The botanical name behind a common one or a synonym; the name itself where it is neither.</summary>
+    public string Botanical(string name)
+    {
+        var key = name.ToLowerInvariant();
+        if ((common.GetValueOrDefault(key) ?? common.GetValueOrDefault(Singular(key)) ?? synonyms.GetValueOrDefault(key)) is { } known) return known;
+        var two = string.Join(' ', key.Split(' ').Take(2));
+        return synonyms.GetValueOrDefault(two) ?? name;
+    }
+
+    /// <summary>It is a common English name.</summary>
+    public bool IsCommon(string name) => common.ContainsKey(name.ToLowerInvariant()) || common.ContainsKey(Singular(name.ToLowerInvariant()));
+
+    /// <summary>The parent genera of a cross: those on record, else those whose beginning and end its name is made of; none where it is no cross.</summary>
+    /// <param name="genera">Genera that have a sheet.</param>
+    public IReadOnlyList<string> Parents(string genus, IEnumerable<string> genera)
+    {
+        if (crosses.TryGetValue(genus.ToLowerInvariant(), out var known)) return known;
+        var name = genus.ToLowerInvariant();
+        var all = genera.Where(g => !g.Contains(' ')).Order(StringComparer.Ordinal).ToList();
+        var first = all.Select(g => (Genus: g, Shared: SharedStart(name, g.ToLowerInvariant()))).Where(g => g.Shared >= PrefixLetters).OrderByDescending(g => g.Shared).Select(g => g.Genus).FirstOrDefault();
+        var last = all.Select(g => (Genus: g, Shared: SharedEnd(name, g.ToLowerInvariant()))).Where(g => g.Shared >= SuffixLetters).OrderByDescending(g => g.Shared).Select(g => g.Genus).FirstOrDefault();
+        return first is null || last is null ? [] : [first, last];
+    }
+
+    static string Singular(string name) => name.EndsWith('s') && !name.EndsWith("ss", StringComparison.Ordinal) ? name[..^1] : name;
+
+    static int SharedStart(string a, string b) => a.Zip(b).TakeWhile(pair => pair.First == pair.Second).Count();
+
+    static int SharedEnd(string a, string b) => a.Reverse().Zip(b.Reverse()).TakeWhile(pair => pair.First == pair.Second).Count();
+
+    sealed class File
+    {
+        public Dictionary<string, string> Synonyms { get; set; } = [];
+
+        public Dictionary<string, string> Common { get; set; } = [];
+
+        public Dictionary<string, string[]> Crosses { get; set; } = [];
+    }
+
+    static PlantNames Read()
+    {
+        using var text = new StreamReader(typeof(PlantNames).Assembly.GetManifestResourceStream("names")!);
+        var file = new DeserializerBuilder().WithNamingConvention(YamlDotNet.Serialization.NamingConventions.CamelCaseNamingConvention.Instance).Build().Deserialize<File>(text);
+        return new(file.Synonyms, file.Common, file.Crosses);
+    }
+}
+
+/// <summary>A name that a sheet was found for.</summary>
+/// <param name="Taxon">The botanical name to keep.</param>
+/// <param name="Sheet">The sheet it is grown by.</param>
+/// <param name="How">How it was found, in words: "common name", "near to what was typed", "cross of Laelia and Cattleya".</param>
+public sealed record NameFound(string Taxon, CultureSheet Sheet, string How);

@@ -1,0 +1,81 @@
+using System.Globalization;
+using static BudClock.Core.Journal.EntryKinds;
+
+namespace BudClock.Core.Evidence;
+
+/// <summary>Rules W6 and W9: the water below a plant, as it was last seen or filled, and how fast it is drunk.</summary>
+/// <param name="Kind">The kind of entry that is the level: tray or reservoir.</param>
+/// <param name="Stands">It stands in a tray, as bog plants do; else over a reservoir.</param>
+/// <param name="OverWater">The plant drinks from it, so that nobody feels its medium to know.</param>
+/// <param name="Level">The newest level that no filling has overtaken; null when none is.</param>
+/// <param name="Filled">The newest filling; null when none is on record.</param>
+/// <param name="LowCm">From here down it is filled.</param>
+public sealed record Levels(EntryKind Kind, bool Stands, bool OverWater, LevelSeen? Level, Entry? Filled, double LowCm, IReadOnlyList<(DateOnly On, double CmPerDay)> Falls, IReadOnlyList<int> Refills)
+{
+    /// <summary>What is left below this cannot be drunk, cm.</summary>
+    public const double EmptyCm = 0.5;
+
+    const int Kept = 6;
+
+    /// <summary>"reservoir" or "tray".</summary>
+    public string Name => Stands ? "tray" : "reservoir";
+
+    /// <summary>The level, where it is down to where it is filled and was not filled since.</summary>
+    public LevelSeen? Low => Level is { } level && level.Cm <= (Stands ? EmptyCm : LowCm) ? level : null;
+
+    /// <summary>The newest of level and filling, in words; null where neither is on record.</summary>
+    public (string Words, DateOnly On)? LastKnown =>
+        Level is { } level ? ($"held {level.Words}", level.On) : Filled is { } filled ? ("was filled", filled.On) : null;
+
+    /// <summary>The usual rate, cm a day: the median of the last falls; null below two.</summary>
+    public double? CmPerDay => Falls.Count < 2 ? null : Median([.. Falls.TakeLast(Kept).Select(fall => fall.CmPerDay)]);
+
+    /// <summary>Days from filling to filling: the median of the last ones; null below two.</summary>
+    public int? RefillDays => Refills.Count < 2 ? null : (int)Math.Round(Median([.. Refills.TakeLast(Kept).Select(days => (double)days)]));
+
+    /// <summary>The day it is likely to ask again; null where neither its falls nor its fillings tell.</summary>
+    public DateOnly? AsksOn =>
+        Level is { } level && CmPerDay is > 0 and var rate ? level.On.AddDays((int)Math.Min(400, Math.Max(0, level.Cm - EmptyCm) / rate))
+        : Filled is { } filled && RefillDays is { } days ? filled.On.AddDays(days)
+        : null;
+
+    /// <summary>Reads levels and fillings in the order in which they were written down; a rise is a filling, and both teach.</summary>
+    public static Levels Read(PlantJournal journal, EntryKind kind, bool stands, bool overWater, double lowCm)
+    {
+        var (falls, refills) = (new List<(DateOnly, double)>(), new List<int>());
+        LevelSeen? level = null;
+        Entry? filled = null;
+        foreach (var entry in journal.Entries)
+        {
+            if (entry.Kind == kind && Of(entry) is { } seen)
+            {
+                if (level is not null && seen.Cm < level.Cm && seen.On > level.On) falls.Add((seen.On, (level.Cm - seen.Cm) / (seen.On.DayNumber - level.On.DayNumber)));
+                level = seen;
+            }
+            else if (Fills(entry, stands))
+            {
+                if (filled is not null && entry.On > filled.On) refills.Add(entry.On.DayNumber - filled.On.DayNumber);
+                (filled, level) = (entry, null);
+            }
+        }
+        return new(kind, stands, overWater, level, filled, lowCm, falls, refills);
+    }
+
+    /// <summary>A sprinkling from above fills no tray; over a reservoir, and in a cover pot, any water does.</summary>
+    static bool Fills(Entry entry, bool tray) => entry.Kind == ToppedUp || (!tray && (entry.IsWatering || entry.Kind == Repotted));
+
+    static LevelSeen? Of(Entry entry) => entry.Text == "empty" ? new(0, entry.On) : entry.Amount is { } cm ? new(cm.InBase, entry.On) : null;
+
+    static double Median(List<double> values)
+    {
+        values.Sort();
+        return (values[(values.Count - 1) / 2] + values[values.Count / 2]) / 2;
+    }
+}
+
+/// <summary>A level as it was written down; one called empty has none.</summary>
+public sealed record LevelSeen(double Cm, DateOnly On)
+{
+    /// <summary>"1.5 cm", "empty".</summary>
+    public string Words => Cm <= 0 ? "empty" : string.Create(CultureInfo.InvariantCulture, $"{Cm:0.#} cm");
+}

@@ -1,0 +1,61 @@
+using System.Text.RegularExpressions;
+using static BudClock.Core.Journal.EntryKinds;
+
+namespace BudClock.Core.Evidence;
+
+/// <summary>Rule H1: pests from the day they are seen until two looks found none.</summary>
+/// <param name="Sign">The newest entry that saw them.</param>
+/// <param name="Treated">The newest treatment since the case began; null while there was none.</param>
+/// <param name="ClearLooks">Looks since that found none, each on a day of its own.</param>
+/// <param name="LastLook">The newest of sign, treatment and clear look: from here the next look is counted.</param>
+public sealed partial record PestCase(Entry Sign, Entry? Treated, int ClearLooks, Entry LastLook)
+{
+    /// <summary>So many clear looks, a week apart, end it.</summary>
+    public const int LooksNeeded = 2;
+
+    /// <summary>Not yet found clear twice, nor written to be over.</summary>
+    public bool Open => ClearLooks < LooksNeeded;
+
+    /// <summary>"mealy bug"; "pests" where nobody wrote which.</summary>
+    public string Words => string.IsNullOrWhiteSpace(Sign.Text) ? "pests" : Sign.Text;
+
+    /// <summary>The treatment let predators loose, which are spent after some weeks.</summary>
+    public bool Predators => Treated?.Text is { } words && Released().IsMatch(words);
+
+    /// <summary>On an eye or the newest growth, where it costs most.</summary>
+    public bool OnNewGrowth => Sign.Text is { } words && Newest().IsMatch(words);
+
+    /// <summary>The newest case; null for a plant on which none were ever seen.</summary>
+    public static PestCase? Read(PlantJournal journal)
+    {
+        PestCase? pests = null;
+        foreach (var entry in journal.Of(Pest, EntryKinds.Treated, Inspected, Looked, Rinsed))
+            pests = Next(pests, entry);
+        return pests;
+    }
+
+    static PestCase? Next(PestCase? pests, Entry entry)
+    {
+        if (entry.Kind == Pest && entry.Text?.Contains("algae", StringComparison.OrdinalIgnoreCase) == true) return pests;
+        if (entry.Kind == Pest && !IsClear(entry)) return new(entry, pests is { Open: true } ? pests.Treated : null, 0, entry);
+        if (pests is not { Open: true }) return pests;
+        if (entry.Kind == EntryKinds.Treated && !IsClear(entry)) return pests with { Treated = entry, LastLook = entry, ClearLooks = 0 };
+        if (entry.Kind == Rinsed) return pests;
+        if (!IsClear(entry) || (entry.On == pests.LastLook.On && pests.ClearLooks > 0)) return pests;
+        return pests with { ClearLooks = entry.Text is { } words && Over().IsMatch(words) ? LooksNeeded : pests.ClearLooks + 1, LastLook = entry };
+    }
+
+    static bool IsClear(Entry entry) => entry.Kind == Looked ? entry.Text == "better" : entry.Text is { } words && Clear().IsMatch(words);
+
+    [GeneratedRegex(@"^\s*(no\b|none\b|clear\b|clean\b|gone\b|nothing\b|not? .*(seen|found))|\b(all clear|no pests?|none (seen|found|left)|is clear|are gone)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex Clear();
+
+    [GeneratedRegex(@"\ball clear\b|\bover\b", RegexOptions.IgnoreCase)]
+    private static partial Regex Over();
+
+    [GeneratedRegex(@"\bpredat\w*|\breleased\b|\bbeneficial|\bnematode", RegexOptions.IgnoreCase)]
+    private static partial Regex Released();
+
+    [GeneratedRegex(@"\b(eye|new(est)? (growth|leaf|leaves|shoot)|bud|tip|spike)s?\b", RegexOptions.IgnoreCase)]
+    private static partial Regex Newest();
+}

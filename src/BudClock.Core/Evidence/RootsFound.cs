@@ -1,0 +1,96 @@
+using System.Text.RegularExpressions;
+using static BudClock.Core.Journal.EntryKinds;
+
+namespace BudClock.Core.Evidence;
+
+/// <summary>What is known of a plant's roots.</summary>
+public enum RootState
+{
+    /// <summary>Nobody wrote of them; taken for sound.</summary>
+    Unknown,
+
+    /// <summary>No live root.</summary>
+    None,
+
+    /// <summary>A few, counted or new after a loss: recovering.</summary>
+    Few,
+
+    /// <summary>Live roots were seen.</summary>
+    Alive,
+}
+
+/// <summary>Rule V3: has it live roots? The one answer for every rule, page and report.</summary>
+/// <remarks>
+/// The newest evidence by day decides, within a day what was written down last. Roots found dead, a count or a length of nothing,
+/// and an arrival or division without roots mean none; one to three counted, or new ones after a loss, mean few.
+/// </remarks>
+/// <param name="Rests">The entry that it rests on; null when nobody wrote of roots.</param>
+/// <param name="NoneSince">The day from which there were none, while there are none or few; null for a plant that never lost them.</param>
+/// <param name="Longest">The newest length since they were lost, cm; null when none was measured.</param>
+/// <param name="Unrooted">A cutting, leaf or corm before its first roots: kept damp rather than dry (rule P3).</param>
+public sealed partial record RootsFound(RootState State, Entry? Rests, DateOnly? NoneSince, Seen<double>? Longest, bool Unrooted)
+{
+    /// <summary>Kinds of entries that speak of roots.</summary>
+    public static readonly IReadOnlyList<EntryKind> Signs = [RootsStarted, RootLength, RootCount, RootsAtBase, RootsLost];
+
+    static readonly EntryKind[] Told = [.. Signs, Acquired, Inspected, Divided, Repotted];
+
+    const int SeasonDays = 270;
+
+    static readonly string[] Rootless = ["cutting", "leaf", "corm"];
+
+    /// <summary>No live root, and no cutting that is about to make its first.</summary>
+    public bool Dead => State is RootState.None && !Unrooted;
+
+    /// <summary>Reads the roots from a journal.</summary>
+    /// <param name="few">A count up to this is few.</param>
+    /// <param name="strongCm">New roots this long count as before the loss.</param>
+    /// <param name="rootingDays">How long a cutting, leaf or corm may take to its first roots.</param>
+    public static RootsFound Read(Plant plant, PlantJournal journal, DateOnly today, double few, double strongCm, int rootingDays)
+    {
+        var (state, lost) = (RootState.Unknown, (DateOnly?)null);
+        Entry? rests = null;
+        Seen<double>? longest = null;
+        foreach (var entry in journal.Of(Told))
+        {
+            if (Says(entry, state, few, strongCm) is not { } said) continue;
+            if (said is RootState.None) (lost, longest) = (state is RootState.None ? lost : entry.On, null);
+            if (said is RootState.Alive && entry.Kind != RootLength) lost = null;
+            if (entry.Kind == RootLength && entry.Amount is { InBase: > 0 } cm) longest = new(cm.InBase, entry.On);
+            (state, rests) = (said, entry);
+        }
+        // Few roots of a former season have become many, or there would be no plant to ask about.
+        if (state is RootState.Few && rests!.On < today.AddDays(-SeasonDays)) (state, lost) = (RootState.Alive, null);
+        return new(state, rests, lost, longest, IsUnrooted(plant, journal, today, state, rootingDays));
+    }
+
+    static RootState? Says(Entry entry, RootState before, double few, double strongCm)
+    {
+        if (entry.Kind == RootsLost) return RootState.None;
+        if (entry.Kind == RootCount) return entry.Amount?.Value switch { null => null, <= 0 => RootState.None, var n when n <= few => RootState.Few, _ => RootState.Alive };
+        if (entry.Kind == RootsAtBase) return RootState.Alive;
+        if (entry.Kind == RootsStarted) return Recovering(before);
+        if (entry.Kind == RootLength)
+            return entry.Amount?.InBase switch { null => null, <= 0 => RootState.None, var cm when cm >= strongCm => RootState.Alive, _ => Recovering(before) };
+        return entry.Text is { } words && WithoutRoots().IsMatch(words) ? RootState.None : null;
+    }
+
+    /// <summary>A live root after none is the first of few; a few stay few until more are counted.</summary>
+    static RootState Recovering(RootState before) => before is RootState.None or RootState.Few ? RootState.Few : RootState.Alive;
+
+    static bool IsUnrooted(Plant plant, PlantJournal journal, DateOnly today, RootState state, int rootingDays)
+    {
+        if (state is RootState.Few or RootState.Alive) return false;
+        var planted = journal.Last(Planted);
+        var cutting = Rootless.Contains(plant.Origin) || (planted?.Text is { } words && Cutting().IsMatch(words));
+        if (!cutting || (planted?.On ?? journal.Last(Acquired)?.On ?? plant.Acquired) is not { } began) return false;
+        if (today.DayNumber - began.DayNumber > rootingDays) return false;
+        return journal.FirstSince(began, RootsLost) is null && (state is RootState.None || journal.FirstSince(began, GrowthStarted, LeafStarted) is null);
+    }
+
+    [GeneratedRegex(@"\b(no|without|zero|lost (all )?(its |the )?)\s*(live |living |good )?roots?\b(?!\s*(rot|yet lost))|\brootless\b|\bunrooted\b|\bbare[- ]?root", RegexOptions.IgnoreCase)]
+    private static partial Regex WithoutRoots();
+
+    [GeneratedRegex(@"\bcuttings?\b|\bleaf\b|\bcorm", RegexOptions.IgnoreCase)]
+    private static partial Regex Cutting();
+}

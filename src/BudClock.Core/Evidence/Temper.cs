@@ -1,0 +1,44 @@
+namespace BudClock.Core.Evidence;
+
+/// <summary>Rules V4, E3 and E4: whether nights and days, measured or forecast, are too cold or too warm for the plant where it stands.</summary>
+/// <param name="Night">The coolest of the last measured nights, °C; null when none was measured.</param>
+/// <param name="FeedC">Colder nights: no feed, and water only sparingly.</param>
+/// <param name="DangerC">A colder night can kill it; at rest and dry its limit may be another.</param>
+/// <param name="ColdAhead">The first forecast night below the danger; null for none, and for a heated room.</param>
+/// <param name="CoolAhead">The first forecast night below what it grows in; null likewise.</param>
+/// <param name="HotNight">The last measured night, where it stayed above its limit; null otherwise.</param>
+/// <param name="WarmNightAhead">The first forecast night that stays above the limit; null for none.</param>
+/// <param name="HotDay">The warmest of the last days, where at least two of three were above the limit; null otherwise.</param>
+public sealed record Temper(
+    Seen<double>? Night, double FeedC, double DangerC, ForecastDay? ColdAhead, ForecastDay? CoolAhead,
+    Seen<double>? HotNight, ForecastDay? WarmNightAhead, Seen<double>? HotDay)
+{
+    const int HotSpellDays = 3;
+
+    /// <summary>Below what it is fed and freely watered in.</summary>
+    public bool Cold => Night?.Value < FeedC;
+
+    /// <summary>Below what can kill it.</summary>
+    public bool Danger => Night?.Value < DangerC;
+
+    /// <summary>Too warm by night, or by day for days.</summary>
+    public bool Hot => HotNight is not null || HotDay is not null;
+
+    /// <summary>Reads the sheet's limits against the weather of the place.</summary>
+    public static Temper Read(Situation now)
+    {
+        var (limits, weather) = (now.Sheet.Rule("V4")!, now.Around.Weather);
+        var danger = now.Resting && limits.Find("danger-rest") is { } rest ? rest : limits["danger"];
+        var (measured, ahead) = ((int)limits["measured"], (int)limits["ahead"]);
+        var (hotNight, hotDay) = (limits.Find("hot-night"), limits.Find("hot-day"));
+        var last = weather.LastNight(now.Today, measured);
+        var own = !now.Around.Indoors;
+        return new(
+            weather.CoolestNight(now.Today, measured), limits["feed"], danger,
+            own ? weather.FirstBelow(danger, now.Today, ahead) : null,
+            own ? weather.FirstBelow(limits["feed"], now.Today, ahead) : null,
+            hotNight is { } warmest && last?.Value > warmest ? last : null,
+            hotNight is { } limit && own ? weather.FirstWarmNight(limit, now.Today, ahead) : null,
+            hotDay is { } most && weather.HotDays(now.Today, HotSpellDays, most) is (>= 2, { } hottest) ? hottest : null);
+    }
+}

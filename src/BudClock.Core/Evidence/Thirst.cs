@@ -1,0 +1,86 @@
+using static BudClock.Core.Journal.EntryKinds;
+
+namespace BudClock.Core.Evidence;
+
+/// <summary>What a limp leaf or a shrunken bulb means, with the medium beside it.</summary>
+public enum ThirstKind
+{
+    /// <summary>No sign, or it was answered.</summary>
+    None,
+
+    /// <summary>A sign, and the pot is dry.</summary>
+    Thirsty,
+
+    /// <summary>A sign although it is wet, or was watered lately: roots, not thirst.</summary>
+    RootAlarm,
+
+    /// <summary>A sign, and nobody felt the medium.</summary>
+    Unfelt,
+
+    /// <summary>A sign some time ago that nobody came back to.</summary>
+    Forgotten,
+}
+
+/// <summary>Rule V1: thirst or roots. A sign of thirst asks for water only where the medium is dry.</summary>
+/// <param name="Sign">The entry that shows it; null for none.</param>
+/// <param name="Against">What was seen of the water, as a clause: "the medium was damp yesterday"; null where nothing is known.</param>
+/// <param name="AgainstSeen">The day of that; null where nothing is known.</param>
+public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateOnly? AgainstSeen)
+{
+    /// <summary>Nothing limp, nothing shrunken.</summary>
+    public static readonly Thirst None = new(ThirstKind.None, null, null, null);
+
+    /// <summary>The sign in words: "leaves limp".</summary>
+    public string Words => $"{Sign!.Kind.Words.ToLowerInvariant()} {Sign.Text}";
+
+    static readonly string[] Limp = ["limp", "pliable"];
+    static readonly string[] Firm = ["firm", "limp", "pliable"];
+    static readonly string[] Shrunken = ["wrinkled", "shrivelled"];
+
+    /// <summary>Weighs the newest sign against the medium, the water given, and the plant's own interval.</summary>
+    /// <param name="interval">Days from water to water: the plant's own, else the sheet's guide.</param>
+    /// <param name="runOut">Days after which the plant's own interval has clearly run out; null until it has taught one.</param>
+    /// <param name="third">The share of the interval within which a sign after water is no thirst, 0 to 1.</param>
+    /// <param name="forgotten">Days after which an unanswered sign is not asked about any more.</param>
+    public static Thirst Read(Situation now, double interval, double? runOut, double third, int forgotten)
+    {
+        if (NewestSign(now, forgotten) is not { } sign) return None;
+        var age = now.Today.DayNumber - sign.On.DayNumber;
+        if (age > (sign.Kind == Bulbs ? now.Ages.Bulbs : now.Ages.Limp)) return new(ThirstKind.Forgotten, sign, null, null);
+        if (now.Levels is { OverWater: true } levels) return OverWater(now, sign, levels);
+        var wet = now.Wetness;
+        if (wet.Felt is { } felt)
+            return new(wet.IsDry ? ThirstKind.Thirsty : ThirstKind.RootAlarm, sign, $"the medium was {felt.Text} {Dates.Ago(felt.On, now.Today)}", felt.On);
+        if (wet.DaysSince(now.Today) is not { } days) return new(ThirstKind.Unfelt, sign, null, null);
+        var watered = $"it was watered {Dates.Ago(wet.LastWater!.On, now.Today)}";
+        if (days <= interval * third || WateredForIt(now, sign, wet.LastWater)) return new(ThirstKind.RootAlarm, sign, watered, wet.LastWater.On);
+        return new(days >= runOut ? ThirstKind.Thirsty : ThirstKind.Unfelt, sign, watered, wet.LastWater.On);
+    }
+
+    /// <summary>The newest leaf or bulb sign that no water has answered; leaves that are firm again, or bulbs that filled, show none.</summary>
+    static Entry? NewestSign(Situation now, int forgotten)
+    {
+        var leaves = now.Journal.Of(Leaves).LastOrDefault(e => Firm.Contains(e.Text));
+        var bulbs = now.Resting ? null : now.Journal.Last(Bulbs);
+        var open = new[] { Sign(leaves, Limp, forgotten), Sign(bulbs, Shrunken, now.Ages.Bulbs) }.OfType<Entry>().ToList();
+        return open.Count == 0 ? null : open.MaxBy(e => e.On);
+
+        Entry? Sign(Entry? newest, string[] states, int days) =>
+            newest is not null && states.Contains(newest.Text) && newest.On >= now.Today.AddDays(-days)
+            && !(now.Wetness.LastWater is { } water && now.Journal.IsAfter(water, newest)) ? newest : null;
+    }
+
+    /// <summary>It was limp, was watered for it, and is limp again.</summary>
+    static bool WateredForIt(Situation now, Entry sign, Entry water) =>
+        now.Journal.Of(sign.Kind).Any(e => Limp.Concat(Shrunken).Contains(e.Text) && e != sign && !now.Journal.IsAfter(e, water) && e.On >= water.On.AddDays(-now.Ages.Limp));
+
+    /// <summary>Over a reservoir or in a tray the level is what a finger is elsewhere.</summary>
+    static Thirst OverWater(Situation now, Entry sign, Levels levels)
+    {
+        if (levels.Stands && now.Wetness.IsDry) return new(ThirstKind.Thirsty, sign, "the medium is dry", now.Wetness.Felt!.On);
+        if (levels.Low is { } low) return new(ThirstKind.Thirsty, sign, $"the {levels.Name} was {low.Words} {Dates.Ago(low.On, now.Today)}", low.On);
+        return levels.LastKnown is { } known
+            ? new(ThirstKind.RootAlarm, sign, $"the {levels.Name} {known.Words} {Dates.Ago(known.On, now.Today)}", known.On)
+            : new(ThirstKind.Unfelt, sign, null, null);
+    }
+}
