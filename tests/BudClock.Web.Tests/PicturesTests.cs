@@ -114,7 +114,7 @@ public class PicturesTests
         var zip = await site.Http.GetByteArrayAsync("/api/garden.zip", Stop);
         await using var other = await Site.EmptyAsync(new(2031, 5, 24));
         await other.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Latitude", "51.5"), ("Form.Longitude", "0.7"), ("Form.TimeZone", "Europe/London"));
-        Assert.Contains("36 new plants", (await other.UploadAsync("/garden?handler=Import", "file", ("garden.zip", zip))).QuerySelector(".done").Words());
+        Assert.Contains("38 new plants", (await other.UploadAsync("/garden?handler=Import", "file", ("garden.zip", zip))).QuerySelector(".done").Words());
         Assert.Contains("0 new plants, 0 new entries", (await other.UploadAsync("/garden?handler=Import", "file", ("garden.zip", zip))).QuerySelector(".done").Words());
         var link = (await other.PageAsync("/plants/ONC-02")).QuerySelector(".strip a")!.GetAttribute("href");
         Assert.NotEmpty(await other.Http.GetByteArrayAsync(link, Stop));

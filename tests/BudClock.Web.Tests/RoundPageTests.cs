@@ -12,7 +12,7 @@ public class RoundPageTests
         Assert.Equal("Saturday round", page.QuerySelector("h1").Words());
         Assert.Contains("Pretend day: Saturday 24 May 2031", page.QuerySelector(".pretend").Words());
         Assert.Equal("Hold Calanthe, winter-deciduous CAL-02 Roots 8.5 of 10 cm; on the trend about 27 May (26–28 May).", Row("CAL-02"));
-        Assert.StartsWith("Do Lycaste, yellow LYC-01 Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today.", Row("LYC-01"));
+        Assert.StartsWith("Do Lycaste, yellow LYC-01 Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light feed in it.", Row("LYC-01"));
         Assert.StartsWith("Do Goblin orchid MOR-01 Bulbs are shrivelled", Row("MOR-01"));
         Assert.StartsWith("Look Calanthe, white CAL-06 Soaked 4 days ago: have the bulbs filled?", Row("CAL-06"));
         Assert.StartsWith("Hold Lycaste, rose LYC-04 Roots at the bottom of the pot, but nights are down to", Row("LYC-04"));
@@ -45,7 +45,7 @@ public class RoundPageTests
     {
         await using var site = await Site.DemoAsync();
         var feed = (await site.PageAsync("/?selected=hoy-02")).QuerySelector(".why [aria-label=Feed]");
-        Assert.Contains("No feed is on record: bloom bottle, 50 % of the label; Bloom mix has 25 %, 58 ppm N (in spike with a growth moving too).", feed.Words());
+        Assert.Contains("It grows, and no feed is on record: bloom bottle, 50 % of the label; Bloom mix has 25 %, 58 ppm N (in spike with a growth moving too).", feed.Words());
         Assert.Contains("The other school, growth: It stays on the growth bottle until the growth is done. It risks: the spike gets no extra phosphorus", feed.Words());
         Assert.Equal("/plants/HOY-02/recipe", feed!.QuerySelector("p a")!.GetAttribute("href"));
     }

@@ -23,5 +23,5 @@ public static class Topics
 
     /// <summary>Every topic, in the order in which a plant's advice is given: what cannot wait first.</summary>
     public static readonly IReadOnlyList<string> All =
-        [Health, FirstSoak, Water, Tray, Move, SecondLook, Wake, Rest, Feed, Repot, Divide, Trigger, GrowthCheck, Measure];
+        [Health, FirstSoak, SecondLook, Water, Tray, Move, Wake, Rest, Feed, Repot, Divide, Trigger, GrowthCheck, Measure];
 }

@@ -38,8 +38,8 @@ public static class LikelyEntries
     {
         var now = plant.Situation;
         if (plant.Main is not { } main) return Usual;
-        if (main.Verdict is not Verdict.Do && plant.Advice.Any(a => a.AnsweredBy == Looked && a.Verdict is Verdict.Look)) return [.. Answers, .. Usual];
         var acts = ForCare(now, main, length).ToList();
+        if (main.Verdict is not Verdict.Do && plant.Advice.Any(a => a is { Care: Care.Compare, Verdict: Verdict.Look } && a.AnsweredBy == Looked)) return [.. Answers, .. acts, .. Usual];
         if (acts.Count > 0 && main.Asks) return Ordinary(now) ? [.. acts, .. Usual] : acts;
         if (now.Resting || now.DryRest.Waking) return [.. acts, .. WhileDry(now, length)];
         return [.. acts, .. Usual];
@@ -75,6 +75,7 @@ public static class LikelyEntries
         Care.Compare when now.DryRest.FirstWater is not null => [Roots(length), new("Roots lost", RootsLost)],
         Care.Compare => Answers,
         Care.Look when advice.LoggedAs == Pest => [new("None seen", Pest, Text: "none"), new("Still there", Pest, Text: "still there"), new("Treated", Treated)],
+        Care.Look when advice.AnsweredBy == Looked => [.. Measures(now, length).Take(1), .. Answers],
         Care.Look when advice.LoggedAs is { States.Length: > 0 } states => states.States.Select(state => new OneTap($"{states.Words} {state}", states, Text: state)),
         Care.LetRest => [new("Seen", Note, Text: "going to rest, base firm"), new("Leaves gone", LeavesGone)],
         Care.Lift => [new("Lifted", Lifted)],

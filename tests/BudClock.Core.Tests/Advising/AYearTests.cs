@@ -19,7 +19,7 @@ public class AYearTests
     [InlineData("2031-04-17", Phase.Waking, "look K3, hold W1, hold F4")] // a week without a look at the roots
     [InlineData("2031-05-09", Phase.Waking, "hold W1, hold F4, hold K3")] // 6 of 10 cm
     [InlineData("2031-05-17", Phase.Waking, "hold W1, hold F4, hold K3")] // 9 cm, the trend says the 18th
-    [InlineData("2031-05-19", Phase.Growing, "hold W3, hold K4, hold F4, hold K3")] // soaked yesterday
+    [InlineData("2031-05-19", Phase.Growing, "hold K4, hold W3, hold F4, hold K3")] // soaked yesterday
     [InlineData("2031-05-21", Phase.Growing, "look K4, hold W3, hold F4, hold K3")] // three days on: have the bulbs filled?
     [InlineData("2031-05-23", Phase.Growing, "hold W3, hold F4, hold K3")] // they have
     [InlineData("2031-10-15", Phase.Ripening, "look W3, look F4")] // no water since May is on record

@@ -134,7 +134,7 @@ public class MixingDayTests
         browser.Open("/");
         browser.Sees(".round-head", "Mix for 1 plant");
         browser.Open("/?selected=CAT-1");
-        browser.Sees(".why [aria-label=Feed]", "No feed is on record: growth bottle, 25 % of the label, 50 ppm N in Mine (growing, nothing showing).");
+        browser.Sees(".why [aria-label=Feed]", "It grows, and no feed is on record: growth bottle, 25 % of the label, 50 ppm N in Mine (growing, nothing showing).");
         browser.Click("a[href='/mixing/today']");
         browser.Sees(".bottle", "1 L Mine");
         browser.Sees(".bottle", "0.2 g on the scale Powder 20 % weaker; exact in 800 mL."); // 0.25 g, and the scale tells 0.1 g

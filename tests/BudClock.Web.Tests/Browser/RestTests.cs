@@ -9,14 +9,16 @@ public class RestTests
 {
     [Theory]
     [InlineData("firm", "it is going to rest, which is normal")]
-    [InlineData("soft", "look at roots and stem, cut to firm tissue")]
+    [InlineData("soft", "act today. Set it apart, take it out of its pot, cut to firm tissue")]
     public async Task Leaves_drop_and_the_base_tells_rest_from_rot(string felt, string says)
     {
         await using var site = await Site.DemoAsync(new(2031, 10, 30));
-        using var browser = new Chromium(site.Address).Open("/plants/CTM-03");
-        browser.Find("#note-text").SendKeys("ctm-03 leaf dropped" + Keys.Enter);
+        using var browser = new Chromium(site.Address).Open("/plants/ALO-01");
+        browser.Find("#note-text").SendKeys("alo-01 leaf dropped 20 october" + Keys.Enter);
+        browser.Sees("#said", "Logged on ALO-01");
+        browser.Find("#note-text").SendKeys("alo-01 leaf dropped" + Keys.Enter);
         browser.Sees(".advice", "Leaves are going: feel the base. Firm, soft, or smelling?");
-        browser.Find("#note-text").SendKeys($"ctm-03 base {felt}" + Keys.Enter);
+        browser.Find("#note-text").SendKeys($"alo-01 base {felt}" + Keys.Enter);
         browser.Sees(".advice", says);
     }
 
@@ -29,7 +31,7 @@ public class RestTests
         browser.Find("#note-text").SendKeys("cld-01 tuber soft #t2" + Keys.Enter);
         browser.Sees("#said", "Logged on CLD-01");
         browser.Open("/");
-        browser.Sees("#row-CLD-01", "It was soft today: out of the store, cut to firm tissue, dust, and keep it apart.");
+        browser.Sees("#row-CLD-01", "Tuber soft today: act today. Set it apart, take it out of its store or pot, cut to firm tissue");
         browser.Find("#note-text").SendKeys("cld-01 died" + Keys.Enter);
         browser.Sees("#said", "Logged on CLD-01");
         browser.Open("/store");

@@ -17,6 +17,7 @@ public sealed class FeedAdviser : IAdviser
     const string AllYear = "all-year";
 
     const int BareDays = 120;
+    const double LeafyCm = 10; // a shoot this long carries leaves, whether or not they were written down
 
     static readonly LaneKind[] Moving = [LaneKind.Growth, LaneKind.Roots, LaneKind.Spike, LaneKind.Bloom];
 
@@ -50,6 +51,7 @@ public sealed class FeedAdviser : IAdviser
     /// <summary>A tuber, corm or bulb that was planted and has not made a leaf; null for none.</summary>
     static Entry? BareShoot(Situation now) => (now.Sheet.Is(Traits.Tuber) || now.Sheet.Is(Traits.Corms))
         && now.Journal.Last(EntryKinds.Planted) is { } planted
+        && !now.Journal.Of(EntryKinds.GrowthHeight).Any(e => e.On >= planted.On && e.Amount is { InBase: >= LeafyCm })
         && now.Journal.FirstSince(planted.On, EntryKinds.LeafStarted, EntryKinds.Leaves, EntryKinds.LeafSpan, EntryKinds.LeafCount) is null
         && planted.On > now.Today.AddDays(-BareDays) ? planted : null;
 

@@ -41,7 +41,7 @@ public sealed record SharedVessel(Vessel Vessel, IReadOnlyList<Assessment> Plant
         if (now.Journal.Last(EntryKinds.WinterRosette, EntryKinds.SummerLeaves) is { } turn && turn.Kind == EntryKinds.WinterRosette) return $"its winter rosette since {Dates.Near(turn.On, now.Today)} wants to be dry (W7)";
         if (now.Resting || now.DryRest.Waking) return now.DryRest.Waking ? "it waits dry for its first water (W1)" : "it rests";
         if (now.Roots.Dead) return "it has no live root (V3)";
-        return vessel.Kind == Vessel.Tray && !now.Sheet.Is(Traits.StandsInWater) && !now.Levels.OverWater ? "its roots are not made to stand in water" : null;
+        return vessel.Kind == Vessel.Tray && !now.Sheet.Is(Traits.StandsInWater) ? "its roots are not made to stand in water" : null;
     }
 
     static IEnumerable<Advice> Judge(Vessel vessel, List<Assessment> stay, List<(Assessment Plant, string Why)> take, Levels levels, DateOnly today)
