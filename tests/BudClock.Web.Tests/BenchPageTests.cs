@@ -8,7 +8,7 @@ public class BenchPageTests
     public async Task Every_plant_is_there_and_a_word_narrows_it()
     {
         await using var site = await Site.DemoAsync();
-        Assert.Equal(35, (await site.PageAsync("/bench")).QuerySelectorAll(".tile").Length);
+        Assert.Equal(37, (await site.PageAsync("/bench")).QuerySelectorAll(".tile").Length);
         var found = await site.PageAsync("/bench?q=calanthe&only=roots+moving");
         Assert.Equal(["Calanthe, winter-deciduous", "Calanthe, white"], found.QuerySelectorAll(".tile .choose").Select(e => e.Words()));
         Assert.Contains("No plant fits.", (await site.PageAsync("/bench?q=nothing+such")).QuerySelector(".bench").Words());
@@ -29,7 +29,7 @@ public class BenchPageTests
     {
         await using var site = await Site.DemoAsync();
         using var reading = await site.SendAsync("/notes?handler=Read", htmx: true, ("text", "south bench: watered"));
-        Assert.Contains("12 plants", await reading.Content.ReadAsStringAsync(TestContext.Current.CancellationToken));
+        Assert.Contains("13 plants", await reading.Content.ReadAsStringAsync(TestContext.Current.CancellationToken));
         await site.PostAsync("/notes", ("text", "hoy-02, str-07: watered 150 ml"));
         foreach (var tag in (string[])["HOY-02", "STR-07"])
             Assert.Contains("Watered 150 mL", (await site.PageAsync($"/plants/{tag}")).QuerySelector(".log li").Words());

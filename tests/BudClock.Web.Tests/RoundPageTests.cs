@@ -15,7 +15,10 @@ public class RoundPageTests
         Assert.StartsWith("Do Lycaste, yellow LYC-01 Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light feed in it.", Row("LYC-01"));
         Assert.StartsWith("Do Goblin orchid MOR-01 Bulbs are shrivelled", Row("MOR-01"));
         Assert.StartsWith("Look Calanthe, white CAL-06 Soaked 4 days ago: have the bulbs filled?", Row("CAL-06"));
-        Assert.StartsWith("Hold Lycaste, rose LYC-04 Roots at the bottom of the pot, but nights are down to", Row("LYC-04"));
+        Assert.StartsWith("Do Slipper orchid, spotted PAP-04 Rot (newest fan brown at the base) yesterday: act today.", Row("PAP-04"));
+        Assert.Contains("PAP-04", page.QuerySelector(".place-head.first + ul").Words());
+        Assert.StartsWith("Look Wax vine, thin HOY-03 Leaves limp today although the medium was wet today: tip it out and look at the roots.", Row("HOY-03"));
+        Assert.StartsWith("Look Lycaste, rose LYC-04 Nights are down to", Row("LYC-04"));
         Assert.True(page.QuerySelectorAll(".row-plant").Length >= 14);
 
         string Row(string tag) => page.QuerySelector($"#row-{tag} .row-words").Words();

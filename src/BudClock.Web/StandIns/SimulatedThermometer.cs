@@ -46,7 +46,7 @@ public sealed class SimulatedThermometer(GardenStore store, TodaysGarden glassho
             "glasshouse" => (14.6, 24.0, 74.0),
             "indoors" => (16.2, 21.0, 55.0),
             "cold-frame" => (8.4, 19.0, 82.0),
-            "store" => (15.4, 16.5, 48.0),
+            "store" => (16.6, 17.6, 48.0),
             _ => (8.0, 18.0, 75.0),
         };
         var season = place.Setting is "store" or "indoors" ? 0 : 3 * (Math.Cos((at.DayOfYear - 200) / 365.0 * 2 * Math.PI) - 0.55);

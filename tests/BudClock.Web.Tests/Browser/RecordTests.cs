@@ -7,14 +7,14 @@ namespace BudClock.Web.Tests.Browser;
 public class RecordTests
 {
     [Fact]
-    public async Task A_spike_is_measured_on_a_phone_in_two_taps_and_a_number()
+    public async Task Roots_are_measured_on_a_phone_in_two_taps_and_a_number()
     {
         await using var site = await Site.DemoAsync(new(2031, 5, 25));
         using var browser = new Chromium(site.Address, 390, 844).Open("/");
-        browser.Click("#row-ONC-02 .row-act a");
-        browser.Sees(".chosen .choose", "Dancing lady");
-        browser.Press("18" + Keys.Enter);
-        browser.Sees("#said", "Logged on ONC-02:");
+        browser.Click("#row-CYC-01 .row-act a");
+        browser.Sees(".chosen .choose", "Swan orchid");
+        browser.Press("6" + Keys.Enter);
+        browser.Sees("#said", "Logged on CYC-01:");
         Assert.Contains("cm", browser.Words("#said"));
     }
 

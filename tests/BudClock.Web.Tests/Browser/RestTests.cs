@@ -27,7 +27,7 @@ public class RestTests
     {
         await using var site = await Site.DemoAsync();
         using var browser = new Chromium(site.Address).Open("/store");
-        browser.Sees("[aria-label='Angel wings, white']", "dry, dark, not below 15 °C");
+        browser.Sees("[aria-label='Angel wings, white']", "Its time to wake and warm enough: feel it, and plant it with 4.5 cm of medium above");
         browser.Find("#note-text").SendKeys("cld-01 tuber soft #t2" + Keys.Enter);
         browser.Sees("#said", "Logged on CLD-01");
         browser.Open("/");

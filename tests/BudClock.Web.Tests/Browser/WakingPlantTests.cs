@@ -22,7 +22,7 @@ public class WakingPlantTests
         browser.Sees("#said", "CAL-02 Roots 10.5 cm 24 May");
         browser.Press(Keys.Enter);
         browser.Sees("#said", "Logged on CAL-02: Roots 10.5 cm.");
-        browser.Sees(Row, "Do Calanthe, winter-deciduous CAL-02 Roots 10.5 cm, bulbs wrinkled, nights 14 °C: first soak today.");
+        browser.Sees(Row, "Do Calanthe, winter-deciduous CAL-02 Roots 10.5 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light feed in it.");
         Assert.Equal("", browser.Find("#note-text").GetAttribute("value"));
 
         browser.Click("#row-CAL-02 .row-act button");
@@ -112,7 +112,7 @@ public class WakingPlantTests
         using var browser = new Chromium(site.Address).Open("/bench");
         browser.Run("window.stillHere = true");
         browser.Find(".bench-find input").SendKeys("hoya");
-        browser.Sees("#bench-list", "1 plant");
+        browser.Sees("#bench-list", "2 plants");
         browser.Sees(".tile", "Wax vine");
         Assert.Equal(true, browser.Run("return window.stillHere === true"));
     }

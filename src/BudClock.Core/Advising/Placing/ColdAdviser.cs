@@ -29,7 +29,7 @@ public sealed class ColdAdviser : IAdviser
         new("forecast night", new(frost.MinC.Value), new(now.Temper.DangerC), "°C", true, frost.On));
 
     Advice? Cool(Situation now) => now.Temper.Cold
-        ? Say(Verdict.Look, now.Today, $"Nights are down to {Degrees(now.Temper.Night!.Value)}; below {Degrees(now.Temper.FeedC)} it does not grow: is it time to bring it in?",
+        ? Say(Verdict.Look, now.Today, $"Nights are down to {Degrees(now.Temper.Night!.Value)}; below {Degrees(now.Temper.FeedC)} it does not grow: is it better off indoors for now?",
             new("coolest night", new(now.Temper.Night.Value), new(now.Temper.FeedC), "°C", false, now.Temper.Night.On))
         : now.Temper.CoolAhead is { } cool
             ? Say(Verdict.Look, cool.On, $"The night of {Dates.Short(cool.On)} is forecast at {Degrees(cool.MinC!.Value)}; below {Degrees(now.Temper.FeedC)} it does not grow: have a place indoors ready.",

@@ -20,13 +20,13 @@ public sealed class TuberWakeAdviser : IAdviser
         var sprouting = rest.Feel is { Text: "sprouting" } ? sprouts[0].On : (DateOnly?)null;
         if (sprouting is null && !(rest.Wakes <= now.Today)) return null;
         var nights = Condition.AtLeast("coolest night", now.CoolestNightC, now.Needs(Rule, "night"), "°C");
-        var each = sprouts.Select(e => e.Organ).Distinct().Count() > 1 ? "each in a pot of its own, " : "";
-        var plant = string.Create(CultureInfo.InvariantCulture, $"plant it, {each}with {now.Needs(Rule, "depth"):0.#} cm of medium above, and keep it warm. Feed and full light only once leaves come.");
+        var each = sprouts.Select(e => e.Organ).Distinct().Count() > 1 ? ", each in a pot of its own," : "";
+        var plant = string.Create(CultureInfo.InvariantCulture, $"plant it{each} with {now.Needs(Rule, "depth"):0.#} cm of medium above, and keep it warm. Feed and full light only once leaves come.");
         if (sprouting is not { } woke) return nights.Met ? Say(Verdict.Look, $"Its time to wake and warm enough: feel it, and {plant}", nights) : null;
         var because = $"It sprouts since {Dates.Near(woke, now.Today)}";
         return nights.Met
             ? Say(Verdict.Do, $"{because}: {plant}", Condition.Sign("sprouting", woke), nights) with { Because = because }
-            : Say(Verdict.Look, string.Create(CultureInfo.InvariantCulture, $"It sprouts, but {(now.CoolestNightC is { } night ? $"nights are down to {night.Value:0.#} °C" : "no night is known here")}: find it {now.Needs(Rule, "night"):0} °C or more before you {plant[..plant.IndexOf(',')]}."), Condition.Sign("sprouting", woke), nights);
+            : Say(Verdict.Look, string.Create(CultureInfo.InvariantCulture, $"It sprouts, but {(now.CoolestNightC is { } night ? $"nights are down to {night.Value:0.#} °C" : "no night is known here")}: find it {now.Needs(Rule, "night"):0} °C or more before you plant it."), Condition.Sign("sprouting", woke), nights);
     }
 
     Advice? Planted_(Situation now)

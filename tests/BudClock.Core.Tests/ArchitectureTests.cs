@@ -1,0 +1,86 @@
+using ArchUnitNET.Domain;
+using ArchUnitNET.Fluent.Slices;
+using ArchUnitNET.Loader;
+using BudClock.Core.Advising;
+
+namespace BudClock.Core.Tests;
+
+/// <summary>The ground floor first: each folder of Core names only what stands below it, namespaces are the folders, and Core knows nothing of the rest.</summary>
+public class ArchitectureTests
+{
+    static readonly Architecture Core = new ArchLoader().LoadAssembly(typeof(Assessor).Assembly).Build();
+
+    /// <summary>The folders from the ground up. A folder inside Advising stands on Advising itself.</summary>
+    static readonly string[] Floors =
+    [
+        "Units", "Journal", "Mixing", "Gardens", "Lanes", "Organs", "Culture", "Climate", "Measuring", "Evidence", "Advising",
+        "Advising.Watering", "Advising.Health", "Advising.Resting", "Advising.Waking", "Advising.Vessels", "Advising.Feeding", "Advising.Placing",
+        "Advising.Looking", "Advising.Repotting", "Advising.Guarding", "Saying", "Feeding", "Round", "Notes", "Formats",
+    ];
+
+    static IEnumerable<IType> Own => Core.Types.Where(type => type.Namespace?.FullName.StartsWith("BudClock.Core", StringComparison.Ordinal) == true);
+
+    [Fact]
+    public void No_folder_is_in_a_cycle() =>
+        Assert.True(SliceRuleDefinition.Slices().Matching("BudClock.Core.(**)").Should().BeFreeOfCycles().HasNoViolations(Core));
+
+    [Fact]
+    public void Each_folder_names_only_what_stands_below_it()
+    {
+        var wrong = from type in Own
+                    let floor = Floor(type)
+                    from target in type.Dependencies.Select(dependency => dependency.Target).Distinct()
+                    where target.Namespace?.FullName.StartsWith("BudClock.Core.", StringComparison.Ordinal) == true && Floor(target) > floor
+                    select $"{type.FullName} names {target.FullName}";
+        Assert.Empty(wrong.Distinct().Order());
+    }
+
+    [Fact]
+    public void A_breach_of_the_floors_would_be_seen()
+    {
+        // The highest floor names the lowest: read upside down, that is a breach.
+        var writer = Own.First(type => type.Name == "AdviceJson");
+        Assert.Contains(writer.Dependencies, dependency => dependency.Target.Namespace is not null && Floor(dependency.Target) >= 0 && Floor(dependency.Target) < Floor(writer));
+    }
+
+    [Fact]
+    public void Namespaces_are_the_folders()
+    {
+        var folders = Directory.EnumerateFiles(Source(), "*.cs", SearchOption.AllDirectories)
+            .Where(file => !file.Contains("/obj/", StringComparison.Ordinal) && !file.Contains("/bin/", StringComparison.Ordinal));
+        foreach (var file in folders)
+        {
+            var folder = Path.GetRelativePath(Source(), Path.GetDirectoryName(file)!).Replace('/', '.');
+            Assert.Contains(File.ReadLines(file), line => line == $"namespace BudClock.Core.{folder};");
+            Assert.Contains(folder, Floors);
+        }
+    }
+
+    [Theory]
+    [InlineData("BudClock.Data")]
+    [InlineData("BudClock.Web")]
+    [InlineData("Microsoft.EntityFrameworkCore")]
+    [InlineData("Microsoft.AspNetCore")]
+    [InlineData("Microsoft.Data.Sqlite")]
+    public void Core_knows_nothing_of(string other) =>
+        Assert.DoesNotContain(typeof(Assessor).Assembly.GetReferencedAssemblies(), a => a.Name!.StartsWith(other, StringComparison.Ordinal));
+
+    [Fact]
+    public void A_rule_asks_for_traits_and_never_for_another_rule_s_name_to_know_a_habit()
+    {
+        // F8 stood for "carnivore", W9 for "over a reservoir" and W1 for "rests dry"; these are traits now.
+        var asked = Directory.EnumerateFiles(Path.Combine(Source(), "Advising"), "*.cs", SearchOption.AllDirectories)
+            .SelectMany(file => File.ReadLines(file).Select(line => (file, line)))
+            .Where(pair => pair.line.Contains("Rule(\"F8\") is", StringComparison.Ordinal) || pair.line.Contains("Rule(\"W1\") is", StringComparison.Ordinal));
+        Assert.Empty(asked.Select(pair => $"{Path.GetFileName(pair.file)}: {pair.line.Trim()}"));
+    }
+
+    static int Floor(IType type) => Array.IndexOf(Floors, type.Namespace.FullName.Replace("BudClock.Core.", "", StringComparison.Ordinal));
+
+    static string Source()
+    {
+        var folder = new DirectoryInfo(AppContext.BaseDirectory);
+        while (!File.Exists(Path.Combine(folder!.FullName, "BudClock.slnx"))) folder = folder.Parent;
+        return Path.Combine(folder.FullName, "src", "BudClock.Core");
+    }
+}
