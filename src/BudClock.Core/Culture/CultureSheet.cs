@@ -91,6 +91,7 @@ public sealed record CultureSheet(
             ({ } own, { } other) => own.Over(other),
             (var own, var other) => (own ?? other)!,
         }),
+        WrongMedia = [.. WrongMedia.Union(basis.WrongMedia)],
         Schools = Schools.Concat(basis.Schools.Where(school => !Schools.ContainsKey(school.Key))).ToDictionary(),
     };
 
