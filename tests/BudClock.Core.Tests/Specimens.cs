@@ -6,6 +6,9 @@ namespace BudClock.Core.Tests;
 /// <summary>Plants for tests: a leafless pseudobulb and its journal in few words.</summary>
 static class Specimens
 {
+    /// <summary>Whether scripts/mutation.sh runs the tests: they then write no file and sample fewer journals.</summary>
+    public static bool Mutating => Environment.GetEnvironmentVariable("BUDCLOCK_MUTATION") is not null;
+
     public static readonly DateOnly Today = new(2031, 5, 24);
     public static readonly DateOnly Woke = new(2031, 4, 12);
     public static readonly Seen<double> Mild = new(14, Today.AddDays(-1));

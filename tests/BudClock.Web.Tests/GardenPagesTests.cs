@@ -1,3 +1,5 @@
+using System.Text.Json;
+using BudClock.Core.Culture;
 using BudClock.Core.Advising;
 using BudClock.Data;
 using Microsoft.EntityFrameworkCore;
@@ -36,6 +38,47 @@ public class GardenPagesTests
         var edit = await site.PageAsync("/plants/LYC-09/edit");
         Assert.Equal("11.43", edit.QuerySelector("#Form_PotDiameter")!.GetAttribute("value"));
         Assert.True(edit.QuerySelector("#school-sip")!.HasAttribute("checked"));
+    }
+
+    [Fact]
+    public async Task A_common_name_leads_to_a_sheet_which_is_shown_and_can_be_changed()
+    {
+        await using var site = await Site.DemoAsync();
+        var meant = await Site.ParseAsync(await site.SendAsync("/plants/new?handler=Sheet", true, ("Form.Taxon", "african violet")));
+        Assert.Contains("Rosette gesneriads", meant.QuerySelector("#sheet-words").Words());
+        var slip = await Site.ParseAsync(await site.SendAsync("/plants/new?handler=Sheet", true, ("Form.Taxon", "Phalenopsis")));
+        Assert.Contains("No sheet covers this name yet", slip.QuerySelector("#sheet-words").Words());
+        Assert.Equal("Phalaenopsis near to what was typed", slip.QuerySelector(".meant button").Words());
+
+        await site.PostAsync("/plants/new", ("Form.Tag", "X-1"), ("Form.Taxon", "Unknownia mystica"), ("Form.Sheet", "cyclamen"), ("Form.Doing", "resting"));
+        Assert.Equal("cyclamen", (await site.PageAsync("/plants/X-1/edit")).QuerySelector("#Form_Sheet option[selected]")!.GetAttribute("value"));
+        var page = await site.PageAsync("/plants/X-1");
+        Assert.Contains("Leaves gone when it was added", page.QuerySelector(".log").Words());
+        Assert.Contains("resting since", page.QuerySelector(".advice").Words(), StringComparison.OrdinalIgnoreCase);
+
+        var refused = await site.PostAsync("/plants/new", ("Form.Tag", "X-2"), ("Form.Taxon", "Lycaste"), ("Form.Sheet", "cactus"), ("Form.Doing", "flying"), ("Form.Schools[first-water]", "flood"));
+        Assert.Equal(["There is no culture sheet \"cactus\".", "\"flood\" is no answer to first-water; expected sip or soak", "Choose one of the answers."],
+            refused.QuerySelectorAll("span.fault").Select(fault => fault.Words()).Where(words => words.Length > 0));
+    }
+
+    [Fact]
+    public async Task Sheets_at_the_ends_of_their_ranges_fail_no_page()
+    {
+        foreach (var least in (bool[])[true, false])
+        {
+            await using var site = await Site.DemoAsync();
+            var changes = CultureSheets.Shipped.All.SelectMany(sheet => sheet.Rules.SelectMany(rule => rule.Value.Thresholds.Select(number =>
+                new { sheet = sheet.Name, name = $"{rule.Key}.{number.Key}", value = least ? number.Value.Least : number.Value.Most })));
+            await ImportAsync(site, JsonSerializer.Serialize(new { format = "bud-clock-garden", version = 1, plants = Array.Empty<int>(), sheetChanges = changes }));
+            var tags = (await site.PageAsync("/bench")).QuerySelectorAll("a[href^='/plants/']").Select(a => a.GetAttribute("href")!).Where(href => href.Count(c => c == '/') == 2).Distinct().ToList();
+            Assert.True(tags.Count > 30);
+            foreach (var path in (string[])["/", "/store", "/trays", "/sitter", "/sheets", "/sheets/clivia", "/mixing/today", "/mixing/salts", "/rules", .. tags.Where((_, index) => index % 4 == 0)])
+            {
+                var page = await site.PageAsync(path); // fails on a page that failed
+                Assert.NotNull(page.QuerySelector("main h1"));
+                Assert.DoesNotContain("cannot judge this plant", page.QuerySelector("main").Words());
+            }
+        }
     }
 
     [Fact]

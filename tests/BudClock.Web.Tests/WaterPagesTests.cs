@@ -22,7 +22,7 @@ public class WaterPagesTests
         await using var site = await Site.DemoAsync(new(2031, 6, 10));
         var row = (await site.PageAsync("/store")).QuerySelectorAll(".store-row").Single(r => r.Words().Contains("CLD-01"));
         Assert.Contains("Look", row.QuerySelector(".verdict").Words());
-        Assert.Contains("firm, soft, mouldy or sprouting?", (await site.PageAsync("/plants/CLD-01")).QuerySelector(".advice").Words());
+        Assert.Contains("Its time to wake and warm enough: feel it", (await site.PageAsync("/plants/CLD-01")).QuerySelector(".advice").Words());
     }
 
     [Fact]

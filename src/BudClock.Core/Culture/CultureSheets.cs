@@ -106,6 +106,16 @@ public sealed class CultureSheets
     public CultureSheet For(Plant plant) => ownSheets.GetValueOrDefault(plant.Tag) ?? Find(plant.Sheet) ?? ForTaxon(plant.Taxon, plant.Medium) ?? Find(General)
         ?? throw new InvalidDataException("There is no general sheet.");
 
+    /// <summary>What is wrong with a chosen school: a question that no sheet asks, or an answer that none gives to it.</summary>
+    /// <returns>Null when it is sound. A question of another sheet is kept: a plant may be read by that sheet again.</returns>
+    public string? SchoolFault(string question, string school)
+    {
+        var asked = All.Select(sheet => sheet.Schools.GetValueOrDefault(question)).OfType<SchoolQuestion>().ToList();
+        if (asked.Count == 0) return $"no sheet asks \"{question}\"; they ask {string.Join(", ", All.SelectMany(sheet => sheet.Schools.Keys).Distinct().Order(StringComparer.Ordinal))}";
+        var answers = asked.SelectMany(q => q.Answers.Keys).Distinct().Order(StringComparer.Ordinal).ToList();
+        return answers.Contains(school) ? null : $"\"{school}\" is no answer to {question}; expected {string.Join(" or ", answers)}";
+    }
+
     static List<CultureSheet> ReadShipped()
     {
         var assembly = typeof(CultureSheets).Assembly;

@@ -50,7 +50,8 @@ public sealed class PlantNames
         var all = genera.Where(g => !g.Contains(' ')).Order(StringComparer.Ordinal).ToList();
         var first = all.Select(g => (Genus: g, Shared: SharedStart(name, g.ToLowerInvariant()))).Where(g => g.Shared >= PrefixLetters).OrderByDescending(g => g.Shared).Select(g => g.Genus).FirstOrDefault();
         var last = all.Select(g => (Genus: g, Shared: SharedEnd(name, g.ToLowerInvariant()))).Where(g => g.Shared >= SuffixLetters).OrderByDescending(g => g.Shared).Select(g => g.Genus).FirstOrDefault();
-        return first is null || last is null ? [] : [first, last];
+        // A name near to one genus alone is a slip of the pen, not a cross.
+        return first is null || last is null || first == last ? [] : [first, last];
     }
 
     static string Singular(string name) => name.EndsWith('s') && !name.EndsWith("ss", StringComparison.Ordinal) ? name[..^1] : name;

@@ -143,10 +143,18 @@ public sealed class GardenFileReader
         return new(pot.Number("diameterCm", 1, 200), pot.Number("heightCm", 1, 200), pot.Text("kind"));
     }
 
-    static Choices Schools(JsonPlace? at) => at is not { } schools
-        ? Choices.None
-        : new(schools.Members().Select(question => (question, chosen: schools.Text(question)))
-            .Where(pair => pair.chosen is not null).ToDictionary(pair => pair.question, pair => pair.chosen!));
+    Choices Schools(JsonPlace? at)
+    {
+        if (at is not { } schools) return Choices.None;
+        var chosen = new Dictionary<string, string>();
+        foreach (var question in schools.Members())
+        {
+            if (schools.Text(question) is not { } school) continue;
+            if (sheets.SchoolFault(question, school) is { } fault) schools.Fault(question, fault);
+            chosen[question] = school;
+        }
+        return new(chosen);
+    }
 
     static Organ Organ(JsonPlace at)
     {

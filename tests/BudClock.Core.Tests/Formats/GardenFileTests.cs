@@ -96,6 +96,7 @@ public class GardenFileTests
     [InlineData("\"text\": \"wrinkled\"", "\"text\": \"wrinkled\", \"file\": \"../../etc/x.jpg\"", "plants[0].entries[2].file: \"../../etc/x.jpg\" is no name of a picture, such as 0198f3c2.jpg")]
     [InlineData("\"medium\": \"bark\"", "\"synonyms\": \"bark\"", "plants[0].synonyms: expected a list of texts, got \"bark\"")]
     [InlineData("\"medium\": \"bark\"", "\"origin\": \"cloning\"", "plants[0].origin: expected one of division, cutting, layer, leaf, corm, tuber, offset, seed, got \"cloning\"")]
+    [InlineData("\"first-water\": \"soak\"", "\"first-water\": \"flood\"", "plants[0].schools.first-water: \"flood\" is no answer to first-water; expected sip or soak")]
     [InlineData("\"version\": 1", "\"version\": 2", "version: this reads version 1, got 2")]
     public void Names_the_place_of_a_fault(string sound, string broken, string fault)
     {

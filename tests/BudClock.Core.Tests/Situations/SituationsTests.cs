@@ -1,9 +1,5 @@
-using System.Globalization;
-using System.Text.RegularExpressions;
 using BudClock.Core.Advising;
-using BudClock.Core.Evidence;
 using BudClock.Core.Formats;
-using BudClock.Core.Notes;
 
 namespace BudClock.Core.Tests.Situations;
 
@@ -29,99 +25,4 @@ public class SituationsTests
 
     [Fact]
     public void There_are_many_and_each_has_its_own_name() => Assert.True(All.Count >= 150 && All.DistinctBy(s => s.Name).Count() == All.Count, $"{All.Count}");
-
-    /// <summary>One line of the file.</summary>
-    sealed record Situated(string Name, Plant Plant, Surroundings Around, DateOnly On, IReadOnlyList<Wanted> Verdicts, string Why)
-    {
-        public Assessment Assess() => Assessor.Shipped.Assess(Plant, Around, On);
-
-        public static Situated Read(string line)
-        {
-            var parts = line.Split(" | ");
-            Assert.True(parts.Length == 6, $"expected six parts: {line}");
-            var on = DateOnly.ParseExact(parts[2].Trim(), "yyyy-MM-dd", CultureInfo.InvariantCulture);
-            var facts = parts[1].Split(';', StringSplitOptions.TrimEntries);
-            var plant = new Plant { Tag = "A-1", Taxon = facts[0], Place = "here", Acquired = new(2028, 3, 1), Pot = new(12, 12, "plastic"), Entries = Log(parts[3], on) };
-            var around = new Surroundings(new("Glass", 51.5, 0.7, "Europe/London"));
-            double? night = null, day = null, air = null;
-            IReadOnlyList<ForecastDay> ahead = [];
-            foreach (var fact in facts.Skip(1)) Take(fact);
-            Seen<double>[] Days(double? value) => value is { } known ? [.. Enumerable.Range(0, 4).Select(back => new Seen<double>(known, on.AddDays(-back)))] : [];
-            around = around with { Weather = new(Days(night), Days(day), Days(air), ahead), Place = around.Place ?? new("here", "Here", "indoors") };
-            return new(parts[0].Trim(), plant, around, on, [.. parts[4].Split(';', StringSplitOptions.TrimEntries).Select(Wanted.Read)], parts[5].Trim());
-
-            void Take(string fact)
-            {
-                var words = fact.Split(' ', 2);
-                var rest = words.ElementAtOrDefault(1) ?? "";
-                switch (words[0])
-                {
-                    case "indoors" or "glasshouse" or "outdoors" or "cold-frame" or "store": around = around with { Place = new("here", "Here", words[0], around.Place?.LampHours) }; break;
-                    case "lamps": around = around with { Place = (around.Place ?? new("here", "Here", "indoors")) with { LampHours = Number(rest) } }; break;
-                    case "nights": night = Number(rest); break;
-                    case "days": day = Number(rest); break;
-                    case "air": air = Number(rest); break;
-                    case "forecast": ahead = [.. rest.Split(' ').Select((min, index) => new ForecastDay("here", on.AddDays(index), Number(min), null))]; break;
-                    case "latitude": around = around with { Garden = around.Garden with { Latitude = Number(rest) } }; break;
-                    case "no": around = around with { Garden = around.Garden with { Latitude = null } }; break;
-                    case "came": plant = plant with { Acquired = DateOnly.ParseExact(rest, "yyyy-MM-dd", CultureInfo.InvariantCulture) }; break;
-                    case "pot": plant = plant with { Pot = new(Number(rest), Number(rest), "plastic") }; break;
-                    case "cover": plant = plant with { Pot = plant.Pot! with { Kind = "cover pot" } }; break;
-                    case "cutting" or "corm" or "division": plant = plant with { Origin = words[0] }; break;
-                    case "leaf": plant = plant with { Origin = "leaf" }; break;
-                    case "school": plant = plant with { Schools = Choices.None.With(rest.Split(' ')[0], rest.Split(' ')[1]) }; break;
-                    default: plant = plant with { Medium = fact }; break;
-                }
-            }
-        }
-
-        static double Number(string text) => double.Parse(text, CultureInfo.InvariantCulture);
-
-        static IReadOnlyList<Entry> Log(string log, DateOnly on)
-        {
-            var entries = new List<Entry>();
-            DateOnly? day = null;
-            foreach (var line in log.Split(',', StringSplitOptions.TrimEntries))
-            {
-                var words = line.Split(' ', 2);
-                if (Day(words[0], on) is { } dated) (day, words[0]) = (dated, "");
-                var text = words[0].Length == 0 ? words[1] : line;
-                if (words[0].Length > 0)
-                {
-                    // A comma inside a free text belongs to the entry before it.
-                    entries[^1] = entries[^1] with { Text = $"{entries[^1].Text}, {text}" };
-                    continue;
-                }
-                var note = NoteReader.Read($"a-1 {text}", new(["A-1"], day!.Value));
-                Assert.True(note.Complete, $"{line}: {string.Join(" ", note.Unread.Select(u => u.Why))}");
-                entries.AddRange(note.Entries.Select(e => Specimens.At(day.Value, e.Kind, e.Amount, e.Text)));
-            }
-            return [.. entries.Select((e, index) => e with { Logged = new DateTimeOffset(e.On, TimeOnly.MinValue, TimeSpan.Zero).AddSeconds(index) })];
-        }
-
-        /// <summary>"06-14" is the last such day up to the day asked about.</summary>
-        static DateOnly? Day(string word, DateOnly on)
-        {
-            if (DateOnly.TryParseExact(word, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var whole)) return whole;
-            if (!DateOnly.TryParseExact($"{on.Year}-{word}", "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)) return null;
-            return day > on ? day.AddYears(-1) : day;
-        }
-    }
-
-    /// <summary>One verdict: "do/look water act top-up", "hold water says roots", "never do water", "phase resting".</summary>
-    sealed record Wanted(string Text, bool Never, string[] Verdicts, string[] Topics, string? Act, string? Says)
-    {
-        public static Wanted Read(string text)
-        {
-            var match = Regex.Match(text, @"^(?<never>never )?(?<verdict>phase|[a-z/]+) (?<topic>[a-z/-]+)( act (?<act>[a-z-]+))?( says (?<says>.+))?$");
-            Assert.True(match.Success, $"no verdict: {text}");
-            string? Group(string name) => match.Groups[name].Success ? match.Groups[name].Value : null;
-            return new(text, match.Groups["never"].Success, match.Groups["verdict"].Value.Split('/'), match.Groups["topic"].Value.Split('/'), Group("act"), Group("says"));
-        }
-
-        public bool Holds(Assessment said) => Verdicts is ["phase"]
-            ? Topics.Contains(said.Phase.Phase.Name())
-            : said.Advice.Any(advice => Verdicts.Contains(advice.Verdict.ToString().ToLowerInvariant()) && Topics.Contains(advice.Topic)
-                && (Act is null || advice.Care.Facts().Name == Act) && (Says is null || advice.Reason.Contains(Says, StringComparison.OrdinalIgnoreCase))) != Never;
-    }
 }

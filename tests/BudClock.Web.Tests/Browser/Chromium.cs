@@ -64,13 +64,31 @@ public sealed class Chromium : IDisposable
 
     public string Words(string css) => (string)Run("return (document.querySelector(arguments[0])?.textContent ?? '').replace(/\\s+/g, ' ').trim()", css)!;
 
-    public void Click(string css) => Waiting().Until(d =>
+    /// <summary>Clicks once. A try that met a redraw is made again, unless its click had landed.</summary>
+    public void Click(string css)
     {
-        var element = d.FindElement(By.CssSelector(css));
-        Run("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", element); // out from under the fixed note line, as a person would
-        element.Click();
-        return true;
-    });
+        var mark = Guid.NewGuid().ToString("n");
+        Waiting().Until(d =>
+        {
+            if (Landed(mark)) return true;
+            var element = d.FindElement(By.CssSelector(css));
+            // Out from under the fixed note line, as a person would.
+            Run("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", element);
+            Run("const m = arguments[1]; arguments[0].addEventListener('click', () => sessionStorage.setItem('clicked', m), { capture: true })", element, mark);
+            element.Click();
+            return true;
+        });
+    }
+
+    bool Landed(string mark) => Run("return sessionStorage.getItem('clicked')") as string == mark;
+
+    /// <summary>Clicks what leads to another page, and waits until that page has come: what was sent is then written.</summary>
+    public void ClickThrough(string css)
+    {
+        Run("window.stillHere = true");
+        Click(css);
+        Waiting().Until(_ => (bool)Run("return !window.stillHere && document.readyState === 'complete'")!);
+    }
 
     public IReadOnlyList<IWebElement> All(string css) => driver.FindElements(By.CssSelector(css));
 

@@ -15,6 +15,10 @@ public static class Amounts
             : need;
     }
 
-    /// <summary>The same in words: "about 60 mL".</summary>
-    public static string? Usual(Situation now, Care care) => Need(now, care)?.Words(now.Around.Garden.UsUnits);
+    /// <summary>The same in words, "about 60 mL"; null as well where all that is known was learned before its usual rest began.</summary>
+    public static string? Usual(Situation now, Care care) =>
+        care is Care.GiveWater && LearnedBeforeRest(now) ? null : Need(now, care)?.Words(now.Around.Garden.UsUnits);
+
+    static bool LearnedBeforeRest(Situation now) => now.Sheet.PhaseOn(now.Today, now.Around.Garden.Southern) is { Phase.Phase: Phase.Resting } rest
+        && now.Journal.Waterings.LastOrDefault(e => e.Amount is { InBase: > 0 }) is { } last && last.On < rest.From;
 }

@@ -19,7 +19,17 @@ public sealed class EditModel(TodaysGarden glasshouse, GardenStore store, Logboo
     /// <summary>What another window saved meanwhile, where it differs from what is typed here; null when none did.</summary>
     public IReadOnlyList<string>? ChangedElsewhere { get; private set; }
 
-    public CultureSheet? Sheet => CultureSheets.Shipped.ForTaxon(Form.Taxon, Form.Medium?.Trim());
+    /// <summary>The sheet that the name and the medium lead to; null where none covers them.</summary>
+    public CultureSheet? ByName => CultureSheets.Shipped.ForTaxon(Form.Taxon, Form.Medium?.Trim());
+
+    /// <summary>The sheet the plant is read by: the chosen one, else the one of its name, else the general one.</summary>
+    public CultureSheet? Sheet => CultureSheets.Shipped.Find(Form.Sheet) ?? ByName ?? (string.IsNullOrWhiteSpace(Form.Taxon) ? null : CultureSheets.Shipped.Find(CultureSheets.General));
+
+    /// <summary>What the typed name may mean besides, the likeliest first.</summary>
+    public IReadOnlyList<NameFound> Meant => [.. CultureSheets.Shipped.Search(Form.Taxon, Form.Medium?.Trim()).Where(found => !found.Taxon.Equals(Form.Taxon?.Trim(), StringComparison.OrdinalIgnoreCase))];
+
+    /// <summary>Where the species part of the form asks, while it is typed.</summary>
+    public string Ask => Known is null ? "/plants/new" : $"/plants/{Known.Tag}/edit";
 
     public IActionResult OnGet(string? tag, string? taxon, string? place)
     {
@@ -29,14 +39,29 @@ public sealed class EditModel(TodaysGarden glasshouse, GardenStore store, Logboo
     }
 
     /// <summary>The sheet that a taxon is found under, while it is typed.</summary>
-    public IActionResult OnPostSheet() => Partial("_SheetFound", this);
+    public IActionResult OnPostSheet(string? tag) => Find(tag) ? Species("_SheetFound") : NotFound();
+
+    /// <summary>One of the names that were meant is taken in place of what was typed.</summary>
+    public IActionResult OnPostMeant(string? tag, string taxon)
+    {
+        if (!Find(tag)) return NotFound();
+        Form.Taxon = taxon;
+        return Species("_Species");
+    }
+
+    /// <summary>A part of the form that is still being typed in has no faults yet, and shows what is chosen now.</summary>
+    PartialViewResult Species(string part)
+    {
+        ModelState.Clear();
+        return Partial(part, this);
+    }
 
     public async Task<IActionResult> OnPostAsync(string? tag)
     {
         if (!Find(tag)) return NotFound();
         var plant = Form.Read(Known, Today, ModelState);
         if (plant is null) return Page();
-        if (!await store.SavePlantAsync(plant, logbook.Facts(PlantChanges.Entries(Known, plant, Today), Guid.CreateVersion7()))) return await ChangedElsewhereAsync(plant);
+        if (!await store.SavePlantAsync(plant, logbook.Facts(PlantChanges.Entries(Known, plant, Today, Form.Doing), Guid.CreateVersion7()))) return await ChangedElsewhereAsync(plant);
         TodaysGarden.Forget();
         return LocalRedirect($"/plants/{plant.Tag}");
     }
@@ -73,6 +98,12 @@ public sealed class PlantForm
     [StringLength(80, ErrorMessage = "A botanical name holds at most 80 characters.")]
     public string? Taxon { get; set; }
 
+    /// <summary>The culture sheet that was chosen by hand; empty follows the name.</summary>
+    public string? Sheet { get; set; }
+
+    /// <summary>What a new plant is doing now, one of <see cref="PlantNow.All"/>; empty when nobody knows.</summary>
+    public string? Doing { get; set; }
+
     public string? Place { get; set; }
     public string? Acquired { get; set; }
     public string? PotDiameter { get; set; }
@@ -102,6 +133,7 @@ public sealed class PlantForm
         Tag = plant.Tag,
         Name = plant.Name,
         Taxon = plant.Taxon,
+        Sheet = plant.Sheet,
         Place = plant.Place,
         Acquired = plant.Acquired?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
         PotDiameter = plant.Pot?.DiameterCm?.ToString("0.##", CultureInfo.InvariantCulture),
@@ -126,6 +158,9 @@ public sealed class PlantForm
         if (string.IsNullOrWhiteSpace(Taxon)) faults.AddModelError("Form.Taxon", "Write at least the genus, such as Lycaste; with \"identity is doubtful\" it can be a guess.");
         if (!string.IsNullOrEmpty(Place) && today.Places.All(p => p.Code != Place)) faults.AddModelError("Form.Place", "That place is not there any more.");
 
+        if (Blank(Sheet) is { } sheet && CultureSheets.Shipped.Find(sheet) is null) faults.AddModelError("Form.Sheet", $"There is no culture sheet \"{sheet}\".");
+        if (Blank(Doing) is { } doing && PlantNow.Find(doing) is null) faults.AddModelError("Form.Doing", "Choose one of the answers.");
+        SchoolFaults(faults);
         if (Blank(Parent) is { } parent && (today.Find(parent) is null || parent.Equals(tag, StringComparison.OrdinalIgnoreCase))) faults.AddModelError("Form.Parent", $"No other plant here is tagged \"{parent}\".");
         if (Blank(Origin) is { } origin && !Plant.Origins.Contains(origin)) faults.AddModelError("Form.Origin", "Choose one of the ways.");
         var (quarantine, quarantineFault) = CommandLine.Days.Read(Blank(QuarantineUntil));
@@ -137,6 +172,7 @@ public sealed class PlantForm
         {
             Name = Blank(Name),
             Taxon = Blank(Taxon),
+            Sheet = Blank(Sheet),
             Place = Blank(Place),
             Acquired = acquired,
             Pot = pot is { DiameterCm: null, HeightCm: null, Kind: null } ? null : pot,
@@ -150,6 +186,13 @@ public sealed class PlantForm
             Version = Version,
             Schools = Chosen(known),
         };
+    }
+
+    /// <summary>Only answers that some sheet knows.</summary>
+    void SchoolFaults(ModelStateDictionary faults)
+    {
+        foreach (var (question, school) in Schools)
+            if (Blank(school) is { } chosen && CultureSheets.Shipped.SchoolFault(question, chosen) is { } fault) faults.AddModelError("Form.Schools", fault);
     }
 
     /// <summary>Questions that the form did not show keep their answer.</summary>

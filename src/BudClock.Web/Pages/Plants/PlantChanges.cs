@@ -3,11 +3,11 @@ namespace BudClock.Web.Pages.Plants;
 /// <summary>What a change of a plant's details means for its journal and its older names.</summary>
 static class PlantChanges
 {
-    /// <summary>A new name or place is written into the journal.</summary>
-    public static IReadOnlyList<EntryDraft> Entries(Plant? before, Plant after, GardenDay today)
+    /// <summary>A new name or place is written into the journal; for a new plant, what it is doing now.</summary>
+    public static IReadOnlyList<EntryDraft> Entries(Plant? before, Plant after, GardenDay today, string? doing)
     {
+        if (before is null) return PlantNow.Find(doing) is { } now ? [now.Entry(today.Day)] : [];
         var entries = new List<EntryDraft>();
-        if (before is null) return entries;
         if (before.Called != after.Called) entries.Add(new(EntryKinds.Renamed, today.Day, Text: $"from {before.Called} to {after.Called}"));
         if (before.Place != after.Place && after.Place is not null) entries.Add(new(EntryKinds.Moved, today.Day, Text: Moves.Words(today.PlaceOf(before), today.PlaceOf(after))));
         return entries;
