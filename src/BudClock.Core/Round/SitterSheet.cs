@@ -48,12 +48,12 @@ public sealed record SitterSheet(DateOnly From, DateOnly To, IReadOnlyList<Sitte
 
     /// <summary>Why it is not left to a stranger, in few words; null where it may be.</summary>
     static string? Unsafe(Situation now) =>
-        now.Rot is { Open: true } ? "ill: no water"
-        : now.Thirst.Kind is ThirstKind.RootAlarm ? "its roots are in question: no water"
-        : now.Roots.Dead || now.Roots.Unrooted ? "has no roots: no water"
-        : now.Resting || now.Sleep.Kind is not SleepKind.None ? "rests: no water"
+        now.Rot is { Open: true } ? "ill, no water"
+        : now.Thirst.Kind is ThirstKind.RootAlarm ? "its roots are in question, no water"
+        : now.Roots.Dead || now.Roots.Unrooted ? "has no roots, no water"
+        : now.Resting || now.Sleep.Kind is not SleepKind.None ? "rests, no water"
         : now.DryRest.Waking ? "waits dry for its first water"
-        : now.Temper.Danger || now.Temper.Cold ? "stands cold: no water"
+        : now.Temper.Danger || now.Temper.Cold ? "stands cold, no water"
         : null;
 
     static List<DateOnly> Days(DateOnly first, int every, DateOnly from, DateOnly to)

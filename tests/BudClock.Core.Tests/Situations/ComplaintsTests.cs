@@ -122,7 +122,7 @@ public class ComplaintsTests
         var sheet = SitterSheet.Of(plants, [new("sill", "Sill", "indoors")], [], Today.AddDays(3), 14);
         Assert.Equal(Today.AddDays(3), sheet.From);
         Assert.Equal("H-1", Assert.Single(sheet.Places.Single().Rows).Plant.Plant.Tag);
-        Assert.Equal("ill: no water", Assert.Single(sheet.Places.Single().Leave).Do);
+        Assert.Equal("ill, no water", Assert.Single(sheet.Places.Single().Leave).Do);
     }
 
     [Fact]
