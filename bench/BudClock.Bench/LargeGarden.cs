@@ -12,7 +12,16 @@ static class LargeGarden
     const int EntriesEach = 150;
     const int Places = 20;
 
-    static readonly string[] Taxa = ["Catasetum integerrimum", "Calanthe vestita", "Lycaste aromatica", "Mormodes buccinator", "Hoya carnosa", "Clivia miniata", "Streptocarpus caulescens"];
+    static readonly string[] Taxa =
+    [
+        "Catasetum integerrimum",
+        "Calanthe vestita",
+        "Lycaste aromatica",
+        "Mormodes buccinator",
+        "Hoya carnosa",
+        "Clivia miniata",
+        "Streptocarpus caulescens",
+    ];
 
     public static async Task SeedAsync(string folder, DateOnly day)
     {
@@ -22,10 +31,15 @@ static class LargeGarden
         await GardenDatabase.PrepareAsync(services.GetRequiredService<IDbContextFactory<GardenDb>>());
         var places = Enumerable.Range(1, Places).Select(n => new Place($"place-{n}", $"Place {n}", "glasshouse")).ToList();
         var garden = new GardenRecord(
-            new("Bench", 51.5, 0.7, "Europe/London"), places,
+            new("Bench", 51.5, 0.7, "Europe/London"),
+            places,
             [.. Enumerable.Range(1, Plants).Select(n => Plant(n, day, EntriesEach))],
-            [.. places.SelectMany(place => Readings(place.Code, day))], [])
-        { Shelf = ExampleShelf.Shelf };
+            [.. places.SelectMany(place => Readings(place.Code, day))],
+            []
+        )
+        {
+            Shelf = ExampleShelf.Shelf,
+        };
         await services.GetRequiredService<GardenImport>().ImportAsync(garden);
     }
 

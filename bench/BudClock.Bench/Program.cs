@@ -12,19 +12,26 @@ using Microsoft.Data.Sqlite;
 // Usage: dotnet run -c Release --project bench/BudClock.Bench [FOLDER]   (the folder keeps the seeded garden for the next run)
 var folder = Path.GetFullPath(args.FirstOrDefault() ?? Path.Combine(Path.GetTempPath(), "bud-clock-bench"));
 var day = new DateOnly(2031, 5, 24);
-if (!File.Exists(Path.Combine(folder, GardenDatabase.FileName))) await LargeGarden.SeedAsync(folder, day);
+if (!File.Exists(Path.Combine(folder, GardenDatabase.FileName)))
+    await LargeGarden.SeedAsync(folder, day);
 
 var plain = Best(5, () => PlainRead(Path.Combine(folder, GardenDatabase.FileName)));
 Console.WriteLine($"plain ADO.NET read of every entry   {plain.TotalMilliseconds,8:0.0} ms   (the measure)");
 
-var options = new ServerOptions { Port = 0, DataFolder = folder, Day = day };
+var options = new ServerOptions
+{
+    Port = 0,
+    DataFolder = folder,
+    Day = day,
+};
 await using var app = await Server.BuildAsync(options);
 await app.StartAsync();
 using var http = new HttpClient { BaseAddress = new(app.Urls.Single()) };
 await http.GetStringAsync("/healthz"); // the server is up; the garden has not been read
 
 Say("Round, cold", await TimeAsync(() => http.GetStringAsync("/")), "at most 3");
-for (var i = 0; i < 3; i++) await http.GetStringAsync("/");
+for (var i = 0; i < 3; i++)
+    await http.GetStringAsync("/");
 Say("Round, warm", await BestAsync(7, () => http.GetStringAsync("/")), "at most 0.1");
 Say("Bench, first page", await BestAsync(7, () => http.GetStringAsync("/bench")), "");
 Say("Bench, a word typed", await BestAsync(7, () => http.GetStringAsync("/bench?q=bark+p-1")), "");
@@ -32,7 +39,9 @@ await http.PostAsJsonAsync("/api/notes", new { text = "p-0007 growth 8 cm" });
 Say("one note, logged", await BestAsync(7, () => http.PostAsJsonAsync("/api/notes", new { text = "p-0007 growth 8 cm" })), "at most 0.02");
 
 var (advice, bytes) = OnePlant(LargeGarden.Plant(7, day, 150), day);
-Console.WriteLine($"advice for one plant, 150 entries   {advice.TotalMilliseconds,8:0.000} ms   (below 0.1 ms), {bytes / 1024} kB allocated (below 100 kB)");
+Console.WriteLine(
+    $"advice for one plant, 150 entries   {advice.TotalMilliseconds,8:0.000} ms   (below 0.1 ms), {bytes / 1024} kB allocated (below 100 kB)"
+);
 GC.Collect();
 Console.WriteLine($"resident memory                     {Process.GetCurrentProcess().WorkingSet64 / 1048576,8} MB   (below 400 MB)");
 
@@ -47,26 +56,43 @@ static void PlainRead(string file)
     command.CommandText = "SELECT Id, PlantId, \"On\", Kind, Organ, Value, Unit, Text, Logged, Act, Struck FROM Entries";
     using var reader = command.ExecuteReader();
     var values = new object[reader.FieldCount];
-    while (reader.Read()) reader.GetValues(values);
+    while (reader.Read())
+        reader.GetValues(values);
 }
 
 // Warm: the compiler has had its time, as in a server that has run for a minute.
 static (TimeSpan Time, long Bytes) OnePlant(Plant plant, DateOnly day)
 {
-    var around = new Surroundings(new("Bench", 51.5, 0.7, "Europe/London")) { Weather = new([new(14, day)], [], [], []), Shelf = ExampleShelf.Shelf };
-    for (var i = 0; i < 30_000; i++) Assessor.Shipped.Assess(plant, around, day);
+    var around = new Surroundings(new("Bench", 51.5, 0.7, "Europe/London"))
+    {
+        Weather = new([new(14, day)], [], [], []),
+        Shelf = ExampleShelf.Shelf,
+    };
+    for (var i = 0; i < 30_000; i++)
+        Assessor.Shipped.Assess(plant, around, day);
     const int rounds = 2000;
     var before = GC.GetAllocatedBytesForCurrentThread();
-    var time = Best(5, () => { for (var i = 0; i < rounds; i++) Assessor.Shipped.Assess(plant, around, day); }) / rounds;
+    var time =
+        Best(
+            5,
+            () =>
+            {
+                for (var i = 0; i < rounds; i++)
+                    Assessor.Shipped.Assess(plant, around, day);
+            }
+        ) / rounds;
     return (time, (GC.GetAllocatedBytesForCurrentThread() - before) / rounds / 5);
 }
 
-static TimeSpan Best(int times, Action act) => Enumerable.Range(0, times).Min(_ =>
-{
-    var watch = Stopwatch.StartNew();
-    act();
-    return watch.Elapsed;
-});
+static TimeSpan Best(int times, Action act) =>
+    Enumerable
+        .Range(0, times)
+        .Min(_ =>
+        {
+            var watch = Stopwatch.StartNew();
+            act();
+            return watch.Elapsed;
+        });
 
 static async Task<TimeSpan> TimeAsync(Func<Task> act)
 {
@@ -78,6 +104,7 @@ static async Task<TimeSpan> TimeAsync(Func<Task> act)
 static async Task<TimeSpan> BestAsync(int times, Func<Task> act)
 {
     var best = TimeSpan.MaxValue;
-    for (var i = 0; i < times; i++) best = await TimeAsync(act) is var time && time < best ? time : best;
+    for (var i = 0; i < times; i++)
+        best = await TimeAsync(act) is var time && time < best ? time : best;
     return best;
 }

@@ -26,31 +26,37 @@ static class EntryReader
             ref var entries = ref CollectionsMarshal.GetValueRefOrAddDefault(byPlant, rows.GetInt32(0), out _);
             (entries ??= []).Add(Entry(rows, days));
         }
-        foreach (var entries in byPlant.Values) entries.Sort(AsWritten);
+        foreach (var entries in byPlant.Values)
+            entries.Sort(AsWritten);
         return byPlant;
     }
 
     /// <summary>Sorted here and not by the database, which would copy every row to do it.</summary>
     static int AsWritten(Entry a, Entry b) => a.Logged.CompareTo(b.Logged) is var order && order != 0 ? order : a.Id.CompareTo(b.Id);
 
-    static Entry Entry(System.Data.Common.DbDataReader row, Dictionary<string, DateOnly> days) => new()
-    {
-        Id = row.GetGuid(1),
-        On = Day(row.GetString(2), days),
-        Kind = EntryKinds.Find(row.GetString(3)) ?? throw new InvalidDataException($"Entry {row.GetGuid(1)} has the unknown kind \"{row.GetString(3)}\"."),
-        Organ = Text(row, 4),
-        Amount = row.IsDBNull(5) ? null : new(row.GetDouble(5), Text(row, 6) is { } unit ? Unit.Find(unit) : null),
-        Text = Text(row, 7),
-        Logged = new(row.GetInt64(8), TimeSpan.Zero),
-        Struck = row.GetBoolean(9),
-        File = Text(row, 10),
-        Mix = Text(row, 11),
-        Act = row.IsDBNull(12) ? Guid.Empty : row.GetGuid(12),
-    };
+    static Entry Entry(System.Data.Common.DbDataReader row, Dictionary<string, DateOnly> days) =>
+        new()
+        {
+            Id = row.GetGuid(1),
+            On = Day(row.GetString(2), days),
+            Kind =
+                EntryKinds.Find(row.GetString(3))
+                ?? throw new InvalidDataException($"Entry {row.GetGuid(1)} has the unknown kind \"{row.GetString(3)}\"."),
+            Organ = Text(row, 4),
+            Amount = row.IsDBNull(5) ? null : new(row.GetDouble(5), Text(row, 6) is { } unit ? Unit.Find(unit) : null),
+            Text = Text(row, 7),
+            Logged = new(row.GetInt64(8), TimeSpan.Zero),
+            Struck = row.GetBoolean(9),
+            File = Text(row, 10),
+            Mix = Text(row, 11),
+            Act = row.IsDBNull(12) ? Guid.Empty : row.GetGuid(12),
+        };
 
     /// <summary>A thousand days stand for all entries, so each is parsed once.</summary>
     static DateOnly Day(string written, Dictionary<string, DateOnly> days) =>
-        days.TryGetValue(written, out var day) ? day : days[written] = DateOnly.Parse(written, System.Globalization.CultureInfo.InvariantCulture);
+        days.TryGetValue(written, out var day)
+            ? day
+            : days[written] = DateOnly.Parse(written, System.Globalization.CultureInfo.InvariantCulture);
 
     static string? Text(System.Data.Common.DbDataReader row, int column) => row.IsDBNull(column) ? null : row.GetString(column);
 }

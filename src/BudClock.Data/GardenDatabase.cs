@@ -12,12 +12,13 @@ public static class GardenDatabase
     public const string FileName = "garden.db";
 
     /// <summary>Adds the garden of a data folder. Foreign keys on; every commit reaches the disk before it is acknowledged.</summary>
-    public static IServiceCollection AddGarden(this IServiceCollection services, string dataFolder) => services
-        .AddDbContextFactory<GardenDb>(options => Configure(options, Path.Combine(dataFolder, FileName)))
-        .AddSingleton(new PictureFolder(dataFolder))
-        .AddSingleton<GardenStore>()
-        .AddSingleton<ShelfStore>()
-        .AddSingleton<GardenImport>();
+    public static IServiceCollection AddGarden(this IServiceCollection services, string dataFolder) =>
+        services
+            .AddDbContextFactory<GardenDb>(options => Configure(options, Path.Combine(dataFolder, FileName)))
+            .AddSingleton(new PictureFolder(dataFolder))
+            .AddSingleton<GardenStore>()
+            .AddSingleton<ShelfStore>()
+            .AddSingleton<GardenImport>();
 
     /// <summary>Brings the file up to the newest schema, in WAL mode.</summary>
     public static async Task PrepareAsync(IDbContextFactory<GardenDb> databases)
@@ -34,9 +35,17 @@ public static class GardenDatabase
         await db.Database.ExecuteSqlAsync($"VACUUM INTO {file}");
     }
 
-    internal static void Configure(DbContextOptionsBuilder options, string file) => options
-        .UseSqlite(new SqliteConnectionStringBuilder { DataSource = file, ForeignKeys = true, DefaultTimeout = 10 }.ToString())
-        .AddInterceptors(new Durable());
+    internal static void Configure(DbContextOptionsBuilder options, string file) =>
+        options
+            .UseSqlite(
+                new SqliteConnectionStringBuilder
+                {
+                    DataSource = file,
+                    ForeignKeys = true,
+                    DefaultTimeout = 10,
+                }.ToString()
+            )
+            .AddInterceptors(new Durable());
 
     /// <summary>synchronous=FULL belongs to each connection, not to the file.</summary>
     sealed class Durable : DbConnectionInterceptor
@@ -50,7 +59,11 @@ public static class GardenDatabase
             command.ExecuteNonQuery();
         }
 
-        public override async Task ConnectionOpenedAsync(System.Data.Common.DbConnection connection, ConnectionEndEventData eventData, CancellationToken cancellationToken = default)
+        public override async Task ConnectionOpenedAsync(
+            System.Data.Common.DbConnection connection,
+            ConnectionEndEventData eventData,
+            CancellationToken cancellationToken = default
+        )
         {
             await using var command = connection.CreateCommand();
             command.CommandText = Pragmas;

@@ -71,8 +71,11 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
         {
             recipe.HasKey(key);
             AsJson(recipe.Property(r => r.Waters), waters => waters.ToDictionary(), json => (IReadOnlyDictionary<string, double>)json);
-            AsJson(recipe.Property(r => r.Feeds), feeds => feeds.ToDictionary(pair => pair.Key, pair => pair.Value.ToString()!),
-                json => (IReadOnlyDictionary<string, Strength>)json.ToDictionary(pair => pair.Key, pair => Strength.Read(pair.Value)!));
+            AsJson(
+                recipe.Property(r => r.Feeds),
+                feeds => feeds.ToDictionary(pair => pair.Key, pair => pair.Value.ToString()!),
+                json => (IReadOnlyDictionary<string, Strength>)json.ToDictionary(pair => pair.Key, pair => Strength.Read(pair.Value)!)
+            );
         });
         model.Entity<Trial>(trial =>
         {
@@ -93,6 +96,11 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
         Func<string, T> read = json => from(JsonSerializer.Deserialize<TJson>(json)!);
         property.HasConversion(
             new ValueConverter<T, string>(value => write(value), json => read(json)),
-            new ValueComparer<T>((a, b) => write(a!) == write(b!), value => write(value).GetHashCode(StringComparison.Ordinal), value => value));
+            new ValueComparer<T>(
+                (a, b) => write(a!) == write(b!),
+                value => write(value).GetHashCode(StringComparison.Ordinal),
+                value => value
+            )
+        );
     }
 }

@@ -30,14 +30,18 @@ public sealed class GardenImport(IDbContextFactory<GardenDb> databases)
     static async Task TakeGarden(GardenDb db, Garden garden)
     {
         var row = await db.Gardens.SingleOrDefaultAsync();
-        if (row is null) db.Gardens.Add(row = new() { Name = garden.Name });
-        if (garden == Garden.Unnamed) return;
-        row.Take(garden with
-        {
-            Latitude = garden.Latitude ?? row.Latitude,
-            Longitude = garden.Longitude ?? row.Longitude,
-            TimeZone = garden.TimeZone ?? row.TimeZone,
-        });
+        if (row is null)
+            db.Gardens.Add(row = new() { Name = garden.Name });
+        if (garden == Garden.Unnamed)
+            return;
+        row.Take(
+            garden with
+            {
+                Latitude = garden.Latitude ?? row.Latitude,
+                Longitude = garden.Longitude ?? row.Longitude,
+                TimeZone = garden.TimeZone ?? row.TimeZone,
+            }
+        );
     }
 
     static async Task<Dictionary<string, int>> TakePlaces(GardenDb db, IReadOnlyList<Place> places)
@@ -46,7 +50,15 @@ public sealed class GardenImport(IDbContextFactory<GardenDb> databases)
         foreach (var place in places)
         {
             if (!known.TryGetValue(place.Code, out var row))
-                db.Places.Add(known[place.Code] = row = new() { Code = place.Code, Name = place.Name, Position = known.Count });
+                db.Places.Add(
+                    known[place.Code] = row =
+                        new()
+                        {
+                            Code = place.Code,
+                            Name = place.Name,
+                            Position = known.Count,
+                        }
+                );
             (row.Name, row.Setting, row.LampHours) = (place.Name, place.Setting, place.LampHours);
         }
         await db.SaveChangesAsync();
@@ -58,7 +70,15 @@ public sealed class GardenImport(IDbContextFactory<GardenDb> databases)
         var known = await db.Vessels.ToDictionaryAsync(v => v.Code, StringComparer.OrdinalIgnoreCase);
         foreach (var vessel in garden.Vessels)
         {
-            if (!known.TryGetValue(vessel.Code, out var row)) db.Vessels.Add(row = new() { Code = vessel.Code, Name = vessel.Name, Kind = vessel.Kind });
+            if (!known.TryGetValue(vessel.Code, out var row))
+                db.Vessels.Add(
+                    row = new()
+                    {
+                        Code = vessel.Code,
+                        Name = vessel.Name,
+                        Kind = vessel.Kind,
+                    }
+                );
             (row.Name, row.Kind, row.Place) = (vessel.Name, vessel.Kind, vessel.Place);
         }
         var changes = await db.SheetChanges.ToListAsync();
@@ -71,7 +91,11 @@ public sealed class GardenImport(IDbContextFactory<GardenDb> databases)
 
     static async Task<(int Plants, int Entries)> TakePlants(GardenDb db, IReadOnlyList<Plant> plants, Dictionary<string, int> places)
     {
-        var known = await db.Plants.Include(p => p.Organs).Include(p => p.Forecasts).AsSplitQuery().ToDictionaryAsync(p => p.Tag, StringComparer.OrdinalIgnoreCase);
+        var known = await db
+            .Plants.Include(p => p.Organs)
+            .Include(p => p.Forecasts)
+            .AsSplitQuery()
+            .ToDictionaryAsync(p => p.Tag, StringComparer.OrdinalIgnoreCase);
         var ids = (await db.Entries.Select(e => e.Id).ToListAsync()).ToHashSet();
         var (addedPlants, addedEntries) = (0, 0);
         foreach (var plant in plants)
@@ -82,8 +106,14 @@ public sealed class GardenImport(IDbContextFactory<GardenDb> databases)
                 addedPlants++;
             }
             row.Take(plant, plant.Place is { } place ? places[place] : null);
-            foreach (var organ in plant.Organs.Where(organ => row.Organs.All(o => o.Key != organ.Id))) row.Organs.Add(organ.ToRow());
-            foreach (var kept in plant.Forecasts.Where(kept => row.Forecasts.All(f => (f.Of, f.Organ, f.Made) != (kept.Of, kept.Organ, kept.Made)))) row.Forecasts.Add(kept.ToRow());
+            foreach (var organ in plant.Organs.Where(organ => row.Organs.All(o => o.Key != organ.Id)))
+                row.Organs.Add(organ.ToRow());
+            foreach (
+                var kept in plant.Forecasts.Where(kept =>
+                    row.Forecasts.All(f => (f.Of, f.Organ, f.Made) != (kept.Of, kept.Organ, kept.Made))
+                )
+            )
+                row.Forecasts.Add(kept.ToRow());
             foreach (var entry in plant.Entries.Where(entry => ids.Add(entry.Id)))
             {
                 row.Entries.Add(entry.ToRow());
@@ -99,10 +129,26 @@ public sealed class GardenImport(IDbContextFactory<GardenDb> databases)
         var known = (await db.Readings.Select(r => new { r.PlaceId, r.At }).ToListAsync()).Select(r => (r.PlaceId, r.At)).ToHashSet();
         var days = (await db.Forecast.Select(f => new { f.PlaceId, f.On }).ToListAsync()).Select(f => (f.PlaceId, f.On)).ToHashSet();
         var fresh = garden.Readings.Where(r => known.Add((places[r.Place], r.At.UtcTicks))).ToList();
-        db.Readings.AddRange(fresh.Select(r =>
-            new ReadingRow { PlaceId = places[r.Place], At = r.At.UtcTicks, TemperatureC = r.TemperatureC, HumidityPct = r.HumidityPct }));
-        db.Forecast.AddRange(garden.Forecast.Where(f => days.Add((places[f.Place], f.On))).Select(f =>
-            new ForecastRow { PlaceId = places[f.Place], On = f.On, MinC = f.MinC, MaxC = f.MaxC }));
+        db.Readings.AddRange(
+            fresh.Select(r => new ReadingRow
+            {
+                PlaceId = places[r.Place],
+                At = r.At.UtcTicks,
+                TemperatureC = r.TemperatureC,
+                HumidityPct = r.HumidityPct,
+            })
+        );
+        db.Forecast.AddRange(
+            garden
+                .Forecast.Where(f => days.Add((places[f.Place], f.On)))
+                .Select(f => new ForecastRow
+                {
+                    PlaceId = places[f.Place],
+                    On = f.On,
+                    MinC = f.MinC,
+                    MaxC = f.MaxC,
+                })
+        );
         return fresh.Count;
     }
 }

@@ -15,7 +15,8 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     public async Task<GardenRecord?> ReadAsync(DateTimeOffset? readingsSince = null, bool acts = true)
     {
         await using var db = await databases.CreateDbContextAsync();
-        if (await db.Gardens.AsNoTracking().SingleOrDefaultAsync() is not { } garden) return null;
+        if (await db.Gardens.AsNoTracking().SingleOrDefaultAsync() is not { } garden)
+            return null;
         var places = await db.Places.AsNoTracking().OrderBy(p => p.Position).ToListAsync();
         var plants = await db.Plants.AsNoTracking().Include(p => p.Place).OrderBy(p => p.Tag).ToListAsync();
         var organs = (await db.Organs.AsNoTracking().ToListAsync()).ToLookup(o => o.PlantId);
@@ -30,9 +31,18 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
             [.. places.Select(p => p.ToPlace())],
             [.. plants.Select(p => p.ToPlant(organs[p.Id], forecasts[p.Id], entries.GetValueOrDefault(p.Id) ?? []))],
             [.. readings.Select(r => new ClimateReading(codes[r.PlaceId], new(r.At, TimeSpan.Zero), r.TemperatureC, r.HumidityPct))],
-            [.. forecast.Select(f => new ForecastDay(codes[f.PlaceId], f.On, f.MinC, f.MaxC))])
+            [.. forecast.Select(f => new ForecastDay(codes[f.PlaceId], f.On, f.MinC, f.MaxC))]
+        )
         {
-            Vessels = [.. (await db.Vessels.AsNoTracking().OrderBy(v => v.Name).ToListAsync()).Select(v => new Vessel(v.Code, v.Name, v.Kind, v.Place))],
+            Vessels =
+            [
+                .. (await db.Vessels.AsNoTracking().OrderBy(v => v.Name).ToListAsync()).Select(v => new Vessel(
+                    v.Code,
+                    v.Name,
+                    v.Kind,
+                    v.Place
+                )),
+            ],
             Shelf = await ShelfStore.ReadAsync(db),
             SheetChanges = [.. (await db.SheetChanges.AsNoTracking().OrderBy(c => c.Id).ToListAsync()).Select(Mapping.ToChange)],
         };
@@ -42,8 +52,14 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     public async Task<Plant?> ReadPlantAsync(string tag)
     {
         await using var db = await databases.CreateDbContextAsync();
-        var row = await db.Plants.AsNoTracking().Include(p => p.Place).Include(p => p.Organs).Include(p => p.Forecasts).Include(p => p.Entries)
-            .AsSplitQuery().FirstOrDefaultAsync(p => p.Tag == tag);
+        var row = await db
+            .Plants.AsNoTracking()
+            .Include(p => p.Place)
+            .Include(p => p.Organs)
+            .Include(p => p.Forecasts)
+            .Include(p => p.Entries)
+            .AsSplitQuery()
+            .FirstOrDefaultAsync(p => p.Tag == tag);
         return row?.ToPlant(row.Organs, row.Forecasts, [.. row.Entries.OrderBy(e => e.Logged).ThenBy(e => e.Id).Select(Mapping.ToEntry)]);
     }
 
@@ -64,17 +80,28 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         await using var db = await databases.CreateDbContextAsync();
         var codes = await db.Places.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Code);
         var (start, ticksAnHour) = (from.UtcTicks, TimeSpan.TicksPerHour);
-        var rows = await db.Database.SqlQuery<MeanRow>($"""
-            SELECT PlaceId, At / {ticksAnHour} AS Hour, AVG(TemperatureC) AS TemperatureC, AVG(HumidityPct) AS HumidityPct, COUNT(*) AS Readings
-            FROM Readings WHERE At >= {start} AND TemperatureC IS NOT NULL AND HumidityPct IS NOT NULL GROUP BY PlaceId, Hour
-            """).ToListAsync();
-        var days = rows.Select(row => row.Hour).Distinct().ToDictionary(hour => hour, hour => garden.DayAt(new(hour * ticksAnHour, TimeSpan.Zero)));
+        var rows = await db
+            .Database.SqlQuery<MeanRow>(
+                $"""
+                SELECT PlaceId, At / {ticksAnHour} AS Hour, AVG(TemperatureC) AS TemperatureC, AVG(HumidityPct) AS HumidityPct, COUNT(*) AS Readings
+                FROM Readings WHERE At >= {start} AND TemperatureC IS NOT NULL AND HumidityPct IS NOT NULL GROUP BY PlaceId, Hour
+                """
+            )
+            .ToListAsync();
+        var days = rows.Select(row => row.Hour)
+            .Distinct()
+            .ToDictionary(hour => hour, hour => garden.DayAt(new(hour * ticksAnHour, TimeSpan.Zero)));
         return
         [
             .. from row in rows
-               group row by (row.PlaceId, Day: days[row.Hour]) into day
-               let count = day.Sum(row => row.Readings)
-               select new DailyMean(codes[day.Key.PlaceId], day.Key.Day, day.Sum(row => row.TemperatureC * row.Readings) / count, day.Sum(row => row.HumidityPct * row.Readings) / count),
+            group row by (row.PlaceId, Day: days[row.Hour]) into day
+            let count = day.Sum(row => row.Readings)
+            select new DailyMean(
+                codes[day.Key.PlaceId],
+                day.Key.Day,
+                day.Sum(row => row.TemperatureC * row.Readings) / count,
+                day.Sum(row => row.HumidityPct * row.Readings) / count
+            ),
         ];
     }
 
@@ -82,7 +109,8 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     {
         await using var db = await databases.CreateDbContextAsync();
         var row = await db.Gardens.SingleOrDefaultAsync();
-        if (row is null) db.Gardens.Add(row = new GardenRow { Name = garden.Name });
+        if (row is null)
+            db.Gardens.Add(row = new GardenRow { Name = garden.Name });
         row.Take(garden);
         await db.SaveChangesAsync();
     }
@@ -94,7 +122,16 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         if (await db.Places.FirstOrDefaultAsync(p => p.Code == place.Code) is { } row)
             (row.Name, row.Setting, row.LampHours) = (place.Name, place.Setting, place.LampHours);
         else
-            db.Places.Add(new() { Code = place.Code, Name = place.Name, Setting = place.Setting, LampHours = place.LampHours, Position = await db.Places.CountAsync() });
+            db.Places.Add(
+                new()
+                {
+                    Code = place.Code,
+                    Name = place.Name,
+                    Setting = place.Setting,
+                    LampHours = place.LampHours,
+                    Position = await db.Places.CountAsync(),
+                }
+            );
         await db.SaveChangesAsync();
     }
 
@@ -105,9 +142,11 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         var places = await db.Places.OrderBy(p => p.Position).ToListAsync();
         var from = places.FindIndex(p => string.Equals(p.Code, code, StringComparison.OrdinalIgnoreCase));
         var to = from + step;
-        if (from < 0 || to < 0 || to >= places.Count) return;
+        if (from < 0 || to < 0 || to >= places.Count)
+            return;
         (places[from], places[to]) = (places[to], places[from]);
-        foreach (var (index, place) in places.Index()) place.Position = index;
+        foreach (var (index, place) in places.Index())
+            place.Position = index;
         await db.SaveChangesAsync();
     }
 
@@ -117,8 +156,10 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     {
         await using var db = await databases.CreateDbContextAsync();
         var row = await db.Plants.FirstOrDefaultAsync(p => p.Tag == plant.Tag);
-        if (row is null) db.Plants.Add(row = new PlantRow { Tag = plant.Tag });
-        if (row.Version != plant.Version) return false;
+        if (row is null)
+            db.Plants.Add(row = new PlantRow { Tag = plant.Tag });
+        if (row.Version != plant.Version)
+            return false;
         var placeId = await db.Places.Where(p => p.Code == plant.Place).Select(p => (int?)p.Id).FirstOrDefaultAsync();
         row.Take(plant, placeId);
         Add(db, row, entries);
@@ -138,7 +179,15 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     {
         await using var db = await databases.CreateDbContextAsync();
         var row = await db.Vessels.FirstOrDefaultAsync(v => v.Code == vessel.Code);
-        if (row is null) db.Vessels.Add(row = new() { Code = vessel.Code, Name = vessel.Name, Kind = vessel.Kind });
+        if (row is null)
+            db.Vessels.Add(
+                row = new()
+                {
+                    Code = vessel.Code,
+                    Name = vessel.Name,
+                    Kind = vessel.Kind,
+                }
+            );
         (row.Name, row.Kind, row.Place) = (vessel.Name, vessel.Kind, vessel.Place);
         foreach (var plant in await db.Plants.Where(p => p.Vessel == vessel.Code || tags.Contains(p.Tag)).ToListAsync())
             (plant.Vessel, plant.Version) = (tags.Contains(plant.Tag) ? vessel.Code : null, plant.Version + 1);
@@ -170,7 +219,8 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         await using var db = await databases.CreateDbContextAsync();
         var row = await db.Plants.FirstOrDefaultAsync(p => p.Tag == tag);
         var to = await db.Places.Where(p => p.Code == place).Select(p => (int?)p.Id).FirstOrDefaultAsync();
-        if (row is null || to is null || row.PlaceId == to) return;
+        if (row is null || to is null || row.PlaceId == to)
+            return;
         (row.PlaceId, row.Version) = (to, row.Version + 1);
         await db.SaveChangesAsync();
     }
@@ -179,9 +229,12 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     public async Task<bool> SaveOrganAsync(string tag, Organ organ)
     {
         await using var db = await databases.CreateDbContextAsync();
-        if (await db.Plants.Include(p => p.Organs).FirstOrDefaultAsync(p => p.Tag == tag) is not { } plant) return false;
-        if (plant.Organs.FirstOrDefault(o => o.Key == organ.Id) is { } known) (known.Label, known.Parent) = (organ.Label, organ.Parent);
-        else plant.Organs.Add(organ.ToRow());
+        if (await db.Plants.Include(p => p.Organs).FirstOrDefaultAsync(p => p.Tag == tag) is not { } plant)
+            return false;
+        if (plant.Organs.FirstOrDefault(o => o.Key == organ.Id) is { } known)
+            (known.Label, known.Parent) = (organ.Label, organ.Parent);
+        else
+            plant.Organs.Add(organ.ToRow());
         await db.SaveChangesAsync();
         return true;
     }
@@ -194,7 +247,9 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         foreach (var row in forecasts.Select(Mapping.ToRow))
         {
             row.PlantId = plant;
-            await db.ForecastsKept.Where(f => f.PlantId == plant && f.Of == row.Of && f.Organ == row.Organ && f.Made == row.Made).ExecuteDeleteAsync();
+            await db
+                .ForecastsKept.Where(f => f.PlantId == plant && f.Of == row.Of && f.Organ == row.Organ && f.Made == row.Made)
+                .ExecuteDeleteAsync();
             db.ForecastsKept.Add(row);
         }
         await db.SaveChangesAsync();
@@ -211,7 +266,8 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         {
             var (place, at) = (places[reading.Place], reading.At.UtcTicks);
             var row = await db.Readings.FirstOrDefaultAsync(r => r.PlaceId == place && r.At == at);
-            if (row is null) db.Readings.Add(row = new() { PlaceId = place, At = at });
+            if (row is null)
+                db.Readings.Add(row = new() { PlaceId = place, At = at });
             (row.TemperatureC, row.HumidityPct) = (reading.TemperatureC, reading.HumidityPct);
         }
         await db.SaveChangesAsync();
@@ -224,7 +280,8 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         await using var db = await databases.CreateDbContextAsync();
         var tags = written.Select(w => w.Tag).ToList();
         var plants = await db.Plants.Where(p => tags.Contains(p.Tag)).ToDictionaryAsync(p => p.Tag, StringComparer.OrdinalIgnoreCase);
-        if (plants.Count < tags.Count) return false;
+        if (plants.Count < tags.Count)
+            return false;
         foreach (var (tag, entries, organs) in written)
         {
             var plant = plants[tag];
@@ -250,8 +307,9 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     {
         await using var db = await databases.CreateDbContextAsync();
         var plants = db.Plants.Where(p => p.Tag == tag).Select(p => p.Id);
-        return await db.Entries.Where(e => e.Id == entry && plants.Contains(e.PlantId))
-            .ExecuteUpdateAsync(set => set.SetProperty(e => e.Struck, struck)) == 1;
+        return await db
+                .Entries.Where(e => e.Id == entry && plants.Contains(e.PlantId))
+                .ExecuteUpdateAsync(set => set.SetProperty(e => e.Struck, struck)) == 1;
     }
 
     /// <summary>Strikes the entries of the newest act that stands and was logged since a moment.</summary>
@@ -259,9 +317,13 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     public async Task<IReadOnlyList<string>> UndoAsync(DateTimeOffset since)
     {
         await using var db = await databases.CreateDbContextAsync();
-        var act = await db.Entries.Where(e => !e.Struck && e.Act != Guid.Empty && e.Logged >= since.UtcTicks)
-            .OrderByDescending(e => e.Act).Select(e => (Guid?)e.Act).FirstOrDefaultAsync(); // version 7: ordered by time
-        if (act is null) return [];
+        var act = await db
+            .Entries.Where(e => !e.Struck && e.Act != Guid.Empty && e.Logged >= since.UtcTicks)
+            .OrderByDescending(e => e.Act)
+            .Select(e => (Guid?)e.Act)
+            .FirstOrDefaultAsync(); // version 7: ordered by time
+        if (act is null)
+            return [];
         var tags = await db.Plants.Where(p => p.Entries.Any(e => e.Act == act)).Select(p => p.Tag).ToListAsync();
         await db.Entries.Where(e => e.Act == act).ExecuteUpdateAsync(set => set.SetProperty(e => e.Struck, true));
         return tags;

@@ -6,91 +6,132 @@ static class Mapping
     public static Garden ToGarden(this GardenRow row) => new(row.Name, row.Latitude, row.Longitude, row.TimeZone, row.UsUnits);
 
     public static void Take(this GardenRow row, Garden garden) =>
-        (row.Name, row.Latitude, row.Longitude, row.TimeZone, row.UsUnits) =
-        (garden.Name, garden.Latitude, garden.Longitude, garden.TimeZone, garden.UsUnits);
+        (row.Name, row.Latitude, row.Longitude, row.TimeZone, row.UsUnits) = (
+            garden.Name,
+            garden.Latitude,
+            garden.Longitude,
+            garden.TimeZone,
+            garden.UsUnits
+        );
 
     public static Place ToPlace(this PlaceRow row) => new(row.Code, row.Name, row.Setting, row.LampHours);
 
     /// <summary>A plant with its organs and entries, in the order in which they were written down.</summary>
-    public static Plant ToPlant(this PlantRow row, IEnumerable<OrganRow> organs, IEnumerable<ForecastKeptRow> forecasts, IReadOnlyList<Entry> entries) => new()
-    {
-        Tag = row.Tag,
-        Name = row.Name,
-        Taxon = row.Taxon,
-        Sheet = row.Sheet,
-        Place = row.Place?.Code,
-        Vessel = row.Vessel,
-        Acquired = row.Acquired,
-        Pot = row.PotDiameterCm is null && row.PotHeightCm is null && row.PotKind is null ? null : new(row.PotDiameterCm, row.PotHeightCm, row.PotKind),
-        Medium = row.Medium,
-        Doubtful = row.Doubtful,
-        Synonyms = row.Synonyms,
-        Parent = row.Parent,
-        Origin = row.Origin,
-        Source = row.Source,
-        QuarantineUntil = row.QuarantineUntil,
-        Version = row.Version,
-        Schools = new(row.Schools),
-        Forecasts = [.. forecasts.OrderBy(f => f.Id).Select(f => new Forecast(f.Of, f.Organ, f.Made, f.From, f.Likely, f.To, f.Source))],
-        Organs = [.. organs.OrderBy(o => o.Id).Select(o => new Organ(o.Key, o.Kind, o.Label, o.Parent))],
-        Entries = entries,
-    };
+    public static Plant ToPlant(
+        this PlantRow row,
+        IEnumerable<OrganRow> organs,
+        IEnumerable<ForecastKeptRow> forecasts,
+        IReadOnlyList<Entry> entries
+    ) =>
+        new()
+        {
+            Tag = row.Tag,
+            Name = row.Name,
+            Taxon = row.Taxon,
+            Sheet = row.Sheet,
+            Place = row.Place?.Code,
+            Vessel = row.Vessel,
+            Acquired = row.Acquired,
+            Pot =
+                row.PotDiameterCm is null && row.PotHeightCm is null && row.PotKind is null
+                    ? null
+                    : new(row.PotDiameterCm, row.PotHeightCm, row.PotKind),
+            Medium = row.Medium,
+            Doubtful = row.Doubtful,
+            Synonyms = row.Synonyms,
+            Parent = row.Parent,
+            Origin = row.Origin,
+            Source = row.Source,
+            QuarantineUntil = row.QuarantineUntil,
+            Version = row.Version,
+            Schools = new(row.Schools),
+            Forecasts =
+            [
+                .. forecasts.OrderBy(f => f.Id).Select(f => new Forecast(f.Of, f.Organ, f.Made, f.From, f.Likely, f.To, f.Source)),
+            ],
+            Organs = [.. organs.OrderBy(o => o.Id).Select(o => new Organ(o.Key, o.Kind, o.Label, o.Parent))],
+            Entries = entries,
+        };
 
     public static void Take(this PlantRow row, Plant plant, int? placeId)
     {
         (row.Name, row.Taxon, row.Sheet, row.PlaceId, row.Acquired) = (plant.Name, plant.Taxon, plant.Sheet, placeId, plant.Acquired);
         (row.PotDiameterCm, row.PotHeightCm, row.PotKind) = (plant.Pot?.DiameterCm, plant.Pot?.HeightCm, plant.Pot?.Kind);
         (row.Medium, row.Doubtful, row.Schools) = (plant.Medium, plant.Doubtful, new(plant.Schools.All));
-        (row.Synonyms, row.Parent, row.Origin, row.Source, row.QuarantineUntil) = ([.. plant.Synonyms], plant.Parent, plant.Origin, plant.Source, plant.QuarantineUntil);
+        (row.Synonyms, row.Parent, row.Origin, row.Source, row.QuarantineUntil) = (
+            [.. plant.Synonyms],
+            plant.Parent,
+            plant.Origin,
+            plant.Source,
+            plant.QuarantineUntil
+        );
         row.Vessel = plant.Vessel;
         row.Version++;
     }
 
-    public static ForecastKeptRow ToRow(this Forecast forecast) => new()
-    {
-        Of = forecast.Of,
-        Organ = forecast.Organ,
-        Made = forecast.Made,
-        From = forecast.From,
-        Likely = forecast.Likely,
-        To = forecast.To,
-        Source = forecast.Source,
-    };
+    public static ForecastKeptRow ToRow(this Forecast forecast) =>
+        new()
+        {
+            Of = forecast.Of,
+            Organ = forecast.Organ,
+            Made = forecast.Made,
+            From = forecast.From,
+            Likely = forecast.Likely,
+            To = forecast.To,
+            Source = forecast.Source,
+        };
 
     public static SheetChange ToChange(this SheetChangeRow row) => new(row.Sheet, row.Plant, row.Name, row.Value, row.School);
 
-    public static SheetChangeRow ToRow(this SheetChange change) => new() { Sheet = change.Sheet, Plant = change.Plant, Name = change.Name, Value = change.Value, School = change.School };
+    public static SheetChangeRow ToRow(this SheetChange change) =>
+        new()
+        {
+            Sheet = change.Sheet,
+            Plant = change.Plant,
+            Name = change.Name,
+            Value = change.Value,
+            School = change.School,
+        };
 
-    public static OrganRow ToRow(this Organ organ) => new() { Key = organ.Id, Kind = organ.Kind, Label = organ.Label, Parent = organ.Parent };
+    public static OrganRow ToRow(this Organ organ) =>
+        new()
+        {
+            Key = organ.Id,
+            Kind = organ.Kind,
+            Label = organ.Label,
+            Parent = organ.Parent,
+        };
 
-    public static Entry ToEntry(EntryRow row) => new()
-    {
-        Id = row.Id,
-        On = row.On,
-        Kind = EntryKinds.Find(row.Kind) ?? throw new InvalidDataException($"Entry {row.Id} has the unknown kind \"{row.Kind}\"."),
-        Organ = row.Organ,
-        Amount = row.Value is { } value ? new(value, row.Unit is null ? null : Unit.Find(row.Unit)) : null,
-        Text = row.Text,
-        File = row.File,
-        Mix = row.Mix,
-        Logged = new DateTimeOffset(row.Logged, TimeSpan.Zero),
-        Act = row.Act,
-        Struck = row.Struck,
-    };
+    public static Entry ToEntry(EntryRow row) =>
+        new()
+        {
+            Id = row.Id,
+            On = row.On,
+            Kind = EntryKinds.Find(row.Kind) ?? throw new InvalidDataException($"Entry {row.Id} has the unknown kind \"{row.Kind}\"."),
+            Organ = row.Organ,
+            Amount = row.Value is { } value ? new(value, row.Unit is null ? null : Unit.Find(row.Unit)) : null,
+            Text = row.Text,
+            File = row.File,
+            Mix = row.Mix,
+            Logged = new DateTimeOffset(row.Logged, TimeSpan.Zero),
+            Act = row.Act,
+            Struck = row.Struck,
+        };
 
-    public static EntryRow ToRow(this Entry entry) => new()
-    {
-        Id = entry.Id,
-        On = entry.On,
-        Kind = entry.Kind.Name,
-        Organ = entry.Organ,
-        Value = entry.Amount?.Value,
-        Unit = entry.Amount?.Unit?.Symbol,
-        Text = entry.Text,
-        File = entry.File,
-        Mix = entry.Mix,
-        Logged = entry.Logged.UtcTicks,
-        Act = entry.Act,
-        Struck = entry.Struck,
-    };
+    public static EntryRow ToRow(this Entry entry) =>
+        new()
+        {
+            Id = entry.Id,
+            On = entry.On,
+            Kind = entry.Kind.Name,
+            Organ = entry.Organ,
+            Value = entry.Amount?.Value,
+            Unit = entry.Amount?.Unit?.Symbol,
+            Text = entry.Text,
+            File = entry.File,
+            Mix = entry.Mix,
+            Logged = entry.Logged.UtcTicks,
+            Act = entry.Act,
+            Struck = entry.Struck,
+        };
 }

@@ -17,6 +17,7 @@ public sealed class PlaceRow
     public required string Name { get; set; }
     public string? Setting { get; set; }
     public double? LampHours { get; set; }
+
     /// <summary>Where it comes in the walk.</summary>
     public int Position { get; set; }
 }
@@ -42,8 +43,10 @@ public sealed class PlantRow
     public string? Origin { get; set; }
     public string? Source { get; set; }
     public DateOnly? QuarantineUntil { get; set; }
+
     /// <summary>Counts the changes of the plant's details, so that two windows do not overwrite each other unseen.</summary>
     public int Version { get; set; }
+
     /// <summary>Question to school, as a JSON object.</summary>
     public Dictionary<string, string> Schools { get; set; } = [];
     public List<OrganRow> Organs { get; set; } = [];
@@ -108,6 +111,7 @@ public sealed class EntryRow
     public string? Text { get; set; }
     public string? File { get; set; }
     public string? Mix { get; set; }
+
     /// <summary>UTC ticks, which SQLite can order.</summary>
     public long Logged { get; set; }
     public Guid Act { get; set; }
@@ -119,6 +123,7 @@ public sealed class ReadingRow
     public long Id { get; set; }
     public int PlaceId { get; set; }
     public PlaceRow? Place { get; set; }
+
     /// <summary>UTC ticks.</summary>
     public long At { get; set; }
     public double? TemperatureC { get; set; }

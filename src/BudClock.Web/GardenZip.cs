@@ -25,25 +25,41 @@ public static class GardenZip
     }
 
     /// <summary>The garden and its pictures by file name, or every fault. A picture that is named but missing is no fault.</summary>
-    public static async Task<(GardenRecord? Garden, Dictionary<string, ReadyPicture> Pictures, IReadOnlyList<FileFault> Faults)> ReadAsync(Stream input, DateOnly latest)
+    public static async Task<(GardenRecord? Garden, Dictionary<string, ReadyPicture> Pictures, IReadOnlyList<FileFault> Faults)> ReadAsync(
+        Stream input,
+        DateOnly latest
+    )
     {
         var pictures = new Dictionary<string, ReadyPicture>();
         try
         {
             await using var zip = new ZipArchive(input, ZipArchiveMode.Read);
             var faults = Paths(zip).ToList();
-            if (zip.GetEntry(FileName) is not { } json) faults.Add(new("zip", $"there is no {FileName} in it"));
-            else if (json.Length > LargestJson) faults.Add(new(FileName, "is larger than can be taken here"));
-            if (faults.Count > 0) return (null, pictures, faults);
+            if (zip.GetEntry(FileName) is not { } json)
+                faults.Add(new("zip", $"there is no {FileName} in it"));
+            else if (json.Length > LargestJson)
+                faults.Add(new(FileName, "is larger than can be taken here"));
+            if (faults.Count > 0)
+                return (null, pictures, faults);
 
-            var read = GardenFileReader.Read(Encoding.UTF8.GetString(await BytesAsync(zip.GetEntry(FileName)!)), CultureSheets.Shipped, latest);
-            if (read.Garden is not { } garden) return (null, pictures, read.Faults);
+            var read = GardenFileReader.Read(
+                Encoding.UTF8.GetString(await BytesAsync(zip.GetEntry(FileName)!)),
+                CultureSheets.Shipped,
+                latest
+            );
+            if (read.Garden is not { } garden)
+                return (null, pictures, read.Faults);
             foreach (var file in Named(garden))
                 if (zip.GetEntry(Folder + file) is { } entry)
                 {
-                    var (picture, fault) = entry.Length > PictureIntake.LargestMb * 1024 * 1024 ? (null, $"is larger than {PictureIntake.LargestMb} MB") : PictureIntake.Read(await BytesAsync(entry), file);
-                    if (picture is null) faults.Add(new(Folder + file, fault!));
-                    else pictures[file] = picture;
+                    var (picture, fault) =
+                        entry.Length > PictureIntake.LargestMb * 1024 * 1024
+                            ? (null, $"is larger than {PictureIntake.LargestMb} MB")
+                            : PictureIntake.Read(await BytesAsync(entry), file);
+                    if (picture is null)
+                        faults.Add(new(Folder + file, fault!));
+                    else
+                        pictures[file] = picture;
                 }
             return faults.Count > 0 ? (null, pictures, faults) : (garden, pictures, []);
         }
@@ -58,7 +74,8 @@ public static class GardenZip
     /// <summary>Whatever is not the garden file or a picture in its folder is refused by name; a path cannot climb out.</summary>
     static IEnumerable<FileFault> Paths(ZipArchive zip)
     {
-        if (zip.Entries.Count > MostEntries) yield return new("zip", $"holds more than {MostEntries} files");
+        if (zip.Entries.Count > MostEntries)
+            yield return new("zip", $"holds more than {MostEntries} files");
         foreach (var entry in zip.Entries.Where(entry => entry.FullName is not (FileName or Folder)))
             if (!entry.FullName.StartsWith(Folder, StringComparison.Ordinal) || !Pictures.Sound(entry.FullName[Folder.Length..]))
                 yield return new(entry.FullName, $"has no place in a garden's zip; known are {FileName} and {Folder}NAME.jpg");

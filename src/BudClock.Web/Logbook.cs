@@ -17,19 +17,23 @@ public sealed class Logbook(GardenStore store, TodaysGarden glasshouse, Clock cl
     /// <summary>The same with entries of its own for each plant.</summary>
     public async Task<bool> LogEachAsync(IReadOnlyList<(string Tag, IReadOnlyList<EntryDraft> Entries)> plants, Guid? together = null)
     {
-        if (await glasshouse.TodayAsync() is not { } today) return false;
+        if (await glasshouse.TodayAsync() is not { } today)
+            return false;
         var act = together ?? Guid.CreateVersion7();
         var written = new List<PlantEntries>();
         foreach (var (tag, entries) in plants)
         {
-            if (today.Find(tag) is not { } plant) return false;
+            if (today.Find(tag) is not { } plant)
+                return false;
             var placed = plant.Book.Place([.. entries.Select(entry => WithPlaces(entry, plant.Plant, today))]);
             written.Add(new(tag, Facts(placed.Entries, act), placed.Added));
         }
-        if (!await store.LogAsync(written)) return false;
+        if (!await store.LogAsync(written))
+            return false;
         foreach (var plant in written)
         {
-            if (plant.Entries.LastOrDefault(e => e.Kind == EntryKinds.Moved) is { } moved) await MoveAsync(plant.Tag, Moves.To(moved.Text, today.Places));
+            if (plant.Entries.LastOrDefault(e => e.Kind == EntryKinds.Moved) is { } moved)
+                await MoveAsync(plant.Tag, Moves.To(moved.Text, today.Places));
             await RefreshAsync(plant.Tag);
         }
         return true;
@@ -38,18 +42,23 @@ public sealed class Logbook(GardenStore store, TodaysGarden glasshouse, Clock cl
     /// <summary>A move says where from, so that it can be undone.</summary>
     static EntryDraft WithPlaces(EntryDraft entry, Plant plant, GardenDay today) =>
         entry.Kind == EntryKinds.Moved && Moves.To(entry.Text, today.Places) is { } to && today.PlaceOf(plant) is { } from && from != to
-            ? entry with { Text = Moves.Words(from, to) }
+            ? entry with
+            {
+                Text = Moves.Words(from, to),
+            }
             : entry;
 
     async Task MoveAsync(string tag, Place? to)
     {
-        if (to is not null) await store.MovePlantAsync(tag, to.Code);
+        if (to is not null)
+            await store.MovePlantAsync(tag, to.Code);
     }
 
     /// <summary>Logs one entry that is ready: a picture, or what a form has made.</summary>
     public async Task<bool> LogAsync(string tag, Entry entry)
     {
-        if (!await store.LogAsync([new(tag, [entry], [])])) return false;
+        if (!await store.LogAsync([new(tag, [entry], [])]))
+            return false;
         await RefreshAsync(tag);
         return true;
     }
@@ -58,18 +67,24 @@ public sealed class Logbook(GardenStore store, TodaysGarden glasshouse, Clock cl
     public IReadOnlyList<Entry> Facts(IReadOnlyList<EntryDraft> entries, Guid act)
     {
         var now = clock.GetUtcNow();
-        return [.. entries.Select((entry, index) => new Entry
-        {
-            Id = Guid.CreateVersion7(),
-            On = entry.On,
-            Kind = entry.Kind,
-            Organ = entry.Organ,
-            Amount = entry.Amount,
-            Text = entry.Text,
-            Mix = entry.Mix,
-            Logged = now.AddTicks(index), // entries of one act keep their order
-            Act = act,
-        })];
+        return
+        [
+            .. entries.Select(
+                (entry, index) =>
+                    new Entry
+                    {
+                        Id = Guid.CreateVersion7(),
+                        On = entry.On,
+                        Kind = entry.Kind,
+                        Organ = entry.Organ,
+                        Amount = entry.Amount,
+                        Text = entry.Text,
+                        Mix = entry.Mix,
+                        Logged = now.AddTicks(index), // entries of one act keep their order
+                        Act = act,
+                    }
+            ),
+        ];
     }
 
     /// <summary>Undoes the last act of the past day.</summary>
@@ -78,7 +93,8 @@ public sealed class Logbook(GardenStore store, TodaysGarden glasshouse, Clock cl
     {
         var before = await glasshouse.TodayAsync();
         var tags = await store.UndoAsync(clock.GetUtcNow() - UndoReach);
-        foreach (var tag in tags) await MovedBackAsync(tag, before?.Find(tag)?.Plant);
+        foreach (var tag in tags)
+            await MovedBackAsync(tag, before?.Find(tag)?.Plant);
         return tags;
     }
 
@@ -86,7 +102,8 @@ public sealed class Logbook(GardenStore store, TodaysGarden glasshouse, Clock cl
     public async Task<bool> StrikeAsync(string tag, Guid entry, bool struck)
     {
         var before = await glasshouse.TodayAsync();
-        if (!await store.StrikeAsync(tag, entry, struck)) return false;
+        if (!await store.StrikeAsync(tag, entry, struck))
+            return false;
         await MovedBackAsync(tag, before?.Find(tag)?.Plant);
         return true;
     }
@@ -95,24 +112,37 @@ public sealed class Logbook(GardenStore store, TodaysGarden glasshouse, Clock cl
     async Task MovedBackAsync(string tag, Plant? before)
     {
         await glasshouse.RefreshAsync(tag);
-        if (await glasshouse.TodayAsync() is not { } today || today.Find(tag)?.Plant is not { } after || before is null) return;
+        if (await glasshouse.TodayAsync() is not { } today || today.Find(tag)?.Plant is not { } after || before is null)
+            return;
         var (was, now) = (NewestMove(before), NewestMove(after));
-        if (was == now) return;
-        await MoveAsync(tag, now is null || (was is not null && was.On >= now.On && after.Entries.Any(e => e.Id == was.Id && e.Struck)) ? Moves.From(was!.Text, today.Places) : Moves.To(now.Text, today.Places));
+        if (was == now)
+            return;
+        await MoveAsync(
+            tag,
+            now is null || (was is not null && was.On >= now.On && after.Entries.Any(e => e.Id == was.Id && e.Struck))
+                ? Moves.From(was!.Text, today.Places)
+                : Moves.To(now.Text, today.Places)
+        );
         await glasshouse.RefreshAsync(tag);
     }
 
-    static Entry? NewestMove(Plant plant) => plant.Entries.Where(e => e.Kind == EntryKinds.Moved && !e.Struck).OrderBy(e => e.On).ThenBy(e => e.Logged).LastOrDefault();
+    static Entry? NewestMove(Plant plant) =>
+        plant.Entries.Where(e => e.Kind == EntryKinds.Moved && !e.Struck).OrderBy(e => e.On).ThenBy(e => e.Logged).LastOrDefault();
 
     /// <summary>Reads the plant anew, and keeps what is forecast of it now where that is new.</summary>
     async Task RefreshAsync(string tag)
     {
         await glasshouse.RefreshAsync(tag);
-        if ((await glasshouse.TodayAsync())?.Find(tag) is not { } plant || New(plant) is not { Count: > 0 } fresh) return;
+        if ((await glasshouse.TodayAsync())?.Find(tag) is not { } plant || New(plant) is not { Count: > 0 } fresh)
+            return;
         await store.KeepForecastsAsync(tag, fresh);
         await glasshouse.RefreshAsync(tag);
     }
 
     static List<Forecast> New(Assessment plant) =>
-        [.. plant.Forecasts.Where(forecast => plant.Plant.Forecasts.LastOrDefault(kept => kept.Of == forecast.Of && kept.Organ == forecast.Organ)?.Says(forecast) != true)];
+        [
+            .. plant.Forecasts.Where(forecast =>
+                plant.Plant.Forecasts.LastOrDefault(kept => kept.Of == forecast.Of && kept.Organ == forecast.Organ)?.Says(forecast) != true
+            ),
+        ];
 }

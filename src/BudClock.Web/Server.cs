@@ -21,18 +21,21 @@ public static class Server
     {
         Directory.CreateDirectory(options.DataFolder);
         // Files lie beside the program, so that it can be started from any folder.
-        var builder = WebApplication.CreateBuilder(new WebApplicationOptions
-        {
-            ApplicationName = typeof(Server).Assembly.GetName().Name,
-            ContentRootPath = AppContext.BaseDirectory,
-        });
+        var builder = WebApplication.CreateBuilder(
+            new WebApplicationOptions
+            {
+                ApplicationName = typeof(Server).Assembly.GetName().Name,
+                ContentRootPath = AppContext.BaseDirectory,
+            }
+        );
         builder.WebHost.UseUrls(options.Address);
         builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = LargestUpload);
-        builder.Services.AddSerilog(log => log
-            .MinimumLevel.Warning()
-            .MinimumLevel.Override("Microsoft.AspNetCore.Antiforgery", LogEventLevel.Error) // says only that forms are not cached
-            .MinimumLevel.Override("Microsoft.AspNetCore.DataProtection", LogEventLevel.Error) // the keys lie beside the garden
-            .WriteTo.Console(formatProvider: CultureInfo.InvariantCulture, standardErrorFromLevel: LogEventLevel.Verbose));
+        builder.Services.AddSerilog(log =>
+            log.MinimumLevel.Warning()
+                .MinimumLevel.Override("Microsoft.AspNetCore.Antiforgery", LogEventLevel.Error) // says only that forms are not cached
+                .MinimumLevel.Override("Microsoft.AspNetCore.DataProtection", LogEventLevel.Error) // the keys lie beside the garden
+                .WriteTo.Console(formatProvider: CultureInfo.InvariantCulture, standardErrorFromLevel: LogEventLevel.Verbose)
+        );
         AddServices(builder.Services, options);
 
         var app = builder.Build();
@@ -49,12 +52,15 @@ public static class Server
         services.AddSingleton<TodaysGarden>();
         services.AddSingleton<Logbook>();
         services.AddSingleton<PictureBook>();
-        services.AddDataProtection().SetApplicationName("Bud Clock")
+        services
+            .AddDataProtection()
+            .SetApplicationName("Bud Clock")
             .PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(options.DataFolder, "keys")));
         services.Configure<FormOptions>(form => form.ValueLengthLimit = LargestUpload);
         services.AddRazorPages();
         services.AddRouting(routing => routing.LowercaseUrls = true);
-        if (options.Demo) services.AddHostedService<SimulatedThermometer>();
+        if (options.Demo)
+            services.AddHostedService<SimulatedThermometer>();
     }
 
     static void UsePipeline(WebApplication app)
@@ -73,7 +79,8 @@ public static class Server
     static Task Headers(HttpContext context, RequestDelegate next)
     {
         var headers = context.Response.Headers;
-        headers.ContentSecurityPolicy = "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+        headers.ContentSecurityPolicy =
+            "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
         headers.XContentTypeOptions = "nosniff";
         headers["Referrer-Policy"] = "same-origin";
         // A page elsewhere that resolves to this machine must not read the garden.
@@ -88,9 +95,13 @@ public static class Server
     static async Task PrepareAsync(IServiceProvider services, ServerOptions options)
     {
         await GardenDatabase.PrepareAsync(services.GetRequiredService<IDbContextFactory<GardenDb>>());
-        if (!options.Demo || await services.GetRequiredService<GardenStore>().ReadAsync() is not null) return;
+        if (!options.Demo || await services.GetRequiredService<GardenStore>().ReadAsync() is not null)
+            return;
         var demo = DemoGarden.Read();
         await services.GetRequiredService<GardenImport>().ImportAsync(demo);
-        await new SimulatedCamera(services.GetRequiredService<PictureFolder>(), services.GetRequiredService<GardenStore>()).TakeAsync(demo.Plants, DemoGarden.Pictured);
+        await new SimulatedCamera(services.GetRequiredService<PictureFolder>(), services.GetRequiredService<GardenStore>()).TakeAsync(
+            demo.Plants,
+            DemoGarden.Pictured
+        );
     }
 }

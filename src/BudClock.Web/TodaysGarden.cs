@@ -29,13 +29,20 @@ public sealed class TodaysGarden(GardenStore store, ShelfStore shelf, Clock cloc
     /// <summary>The garden today; null before it has been set up.</summary>
     public async Task<GardenDay?> TodayAsync()
     {
-        if (today is { } kept && kept.Day == clock.Today(kept.Garden)) return kept;
+        if (today is { } kept && kept.Day == clock.Today(kept.Garden))
+            return kept;
         await gate.WaitAsync();
         try
         {
-            if (today is { } meanwhile && meanwhile.Day == clock.Today(meanwhile.Garden)) return meanwhile;
-            if (await store.ReadAsync(readingsSince: clock.GetUtcNow() - Spoken, acts: false) is not { } record) return today = null;
-            return today = new GardenDay(record, clock.Today(record.Garden), await store.DailyMeansAsync(clock.GetUtcNow() - Remembered, record.Garden));
+            if (today is { } meanwhile && meanwhile.Day == clock.Today(meanwhile.Garden))
+                return meanwhile;
+            if (await store.ReadAsync(readingsSince: clock.GetUtcNow() - Spoken, acts: false) is not { } record)
+                return today = null;
+            return today = new GardenDay(
+                record,
+                clock.Today(record.Garden),
+                await store.DailyMeansAsync(clock.GetUtcNow() - Remembered, record.Garden)
+            );
         }
         finally
         {
@@ -49,7 +56,8 @@ public sealed class TodaysGarden(GardenStore store, ShelfStore shelf, Clock cloc
         await gate.WaitAsync();
         try
         {
-            if (today is { } kept) today = await store.ReadPlantAsync(tag) is { } plant ? kept.With(plant) : null;
+            if (today is { } kept)
+                today = await store.ReadPlantAsync(tag) is { } plant ? kept.With(plant) : null;
         }
         finally
         {
@@ -63,7 +71,8 @@ public sealed class TodaysGarden(GardenStore store, ShelfStore shelf, Clock cloc
         await gate.WaitAsync();
         try
         {
-            if (today is { } kept) today = kept.With(await shelf.ReadAsync());
+            if (today is { } kept)
+                today = kept.With(await shelf.ReadAsync());
         }
         finally
         {
@@ -74,10 +83,18 @@ public sealed class TodaysGarden(GardenStore store, ShelfStore shelf, Clock cloc
     /// <summary>A plant on another day, with the weather of that day.</summary>
     public async Task<Assessment> OnDayAsync(GardenDay kept, Plant plant, DateOnly day)
     {
-        if (day == kept.Day) return kept.Find(plant.Tag)!;
+        if (day == kept.Day)
+            return kept.Find(plant.Tag)!;
         var end = new DateTimeOffset(day.AddDays(2), TimeOnly.MinValue, TimeSpan.Zero);
         var readings = plant.Place is { } place ? await store.ReadingsAsync(place, end - Spoken - TimeSpan.FromDays(1), end) : [];
-        return kept.Assessor.Assess(plant, kept.Around(plant) with { Weather = Weather.Of(plant.Place, day, kept.Garden, readings, kept.Forecast) }, day);
+        return kept.Assessor.Assess(
+            plant,
+            kept.Around(plant) with
+            {
+                Weather = Weather.Of(plant.Place, day, kept.Garden, readings, kept.Forecast),
+            },
+            day
+        );
     }
 
     /// <summary>Forgets everything, after the garden, a place or the weather changed.</summary>
@@ -102,8 +119,17 @@ public sealed class GardenDay
     }
 
     GardenDay(GardenDay other, GardenAround around, ImmutableSortedDictionary<string, Assessment> byTag) =>
-        (Garden, Places, Forecast, Day, this.around, Vessels, SheetChanges, Assessor, this.byTag) =
-        (other.Garden, other.Places, other.Forecast, other.Day, around, other.Vessels, other.SheetChanges, other.Assessor, byTag);
+        (Garden, Places, Forecast, Day, this.around, Vessels, SheetChanges, Assessor, this.byTag) = (
+            other.Garden,
+            other.Places,
+            other.Forecast,
+            other.Day,
+            around,
+            other.Vessels,
+            other.SheetChanges,
+            other.Assessor,
+            byTag
+        );
 
     /// <summary>On as many cores as there are: the first assessment of a large garden is most of a cold start.</summary>
     ImmutableSortedDictionary<string, Assessment> Assess(IEnumerable<Plant> plants) =>
@@ -131,7 +157,9 @@ public sealed class GardenDay
     public NoteContext NoteContext(DateOnly? day = null)
     {
         var here = Plants.Where(a => !a.Gone && a.Plant.Place is not null).ToLookup(a => a.Plant.Place!, a => a.Plant.Tag);
-        var places = Places.SelectMany(p => (string[])[p.Name, p.Code], (place, name) => (place, name)).DistinctBy(p => p.name, StringComparer.OrdinalIgnoreCase);
+        var places = Places
+            .SelectMany(p => (string[])[p.Name, p.Code], (place, name) => (place, name))
+            .DistinctBy(p => p.name, StringComparer.OrdinalIgnoreCase);
         return new(Tags, day ?? Day, Garden.UsUnits)
         {
             Books = tag => Find(tag)?.Book,
@@ -161,12 +189,21 @@ public sealed class GardenDay
     public GardenDay With(Plant plant)
     {
         var plants = byTag.Values.Select(a => a.Plant.Tag.Equals(plant.Tag, StringComparison.OrdinalIgnoreCase) ? plant : a.Plant).ToList();
-        if (!byTag.ContainsKey(plant.Tag)) plants.Add(plant);
+        if (!byTag.ContainsKey(plant.Tag))
+            plants.Add(plant);
         var changed = around.With(plants);
         var basis = new GardenDay(this, changed, byTag);
-        var touched = changed.Sharing(plant).Concat(byTag.GetValueOrDefault(plant.Tag) is { } before ? around.Sharing(before.Plant) : []).Append(plant.Tag)
-            .Distinct(StringComparer.OrdinalIgnoreCase).ToHashSet(StringComparer.OrdinalIgnoreCase);
-        return new(this, changed, byTag.SetItems(plants.Where(p => touched.Contains(p.Tag)).Select(p => KeyValuePair.Create(p.Tag, basis.Assess(p)))));
+        var touched = changed
+            .Sharing(plant)
+            .Concat(byTag.GetValueOrDefault(plant.Tag) is { } before ? around.Sharing(before.Plant) : [])
+            .Append(plant.Tag)
+            .Distinct(StringComparer.OrdinalIgnoreCase)
+            .ToHashSet(StringComparer.OrdinalIgnoreCase);
+        return new(
+            this,
+            changed,
+            byTag.SetItems(plants.Where(p => touched.Contains(p.Tag)).Select(p => KeyValuePair.Create(p.Tag, basis.Assess(p))))
+        );
     }
 
     /// <summary>The same plants beside a changed shelf.</summary>

@@ -13,12 +13,36 @@ public class ArchitectureTests
     /// <summary>The folders from the ground up. A folder inside Advising stands on Advising itself.</summary>
     static readonly string[] Floors =
     [
-        "Units", "Journal", "Mixing", "Gardens", "Lanes", "Organs", "Culture", "Climate", "Measuring", "Evidence", "Advising",
-        "Advising.Watering", "Advising.Health", "Advising.Resting", "Advising.Waking", "Advising.Vessels", "Advising.Feeding", "Advising.Placing",
-        "Advising.Looking", "Advising.Repotting", "Advising.Guarding", "Saying", "Feeding", "Round", "Notes", "Formats",
+        "Units",
+        "Journal",
+        "Mixing",
+        "Gardens",
+        "Lanes",
+        "Organs",
+        "Culture",
+        "Climate",
+        "Measuring",
+        "Evidence",
+        "Advising",
+        "Advising.Watering",
+        "Advising.Health",
+        "Advising.Resting",
+        "Advising.Waking",
+        "Advising.Vessels",
+        "Advising.Feeding",
+        "Advising.Placing",
+        "Advising.Looking",
+        "Advising.Repotting",
+        "Advising.Guarding",
+        "Saying",
+        "Feeding",
+        "Round",
+        "Notes",
+        "Formats",
     ];
 
-    static IEnumerable<IType> Own => Core.Types.Where(type => type.Namespace?.FullName.StartsWith("BudClock.Core", StringComparison.Ordinal) == true);
+    static IEnumerable<IType> Own =>
+        Core.Types.Where(type => type.Namespace?.FullName.StartsWith("BudClock.Core", StringComparison.Ordinal) == true);
 
     [Fact]
     public void No_folder_is_in_a_cycle() =>
@@ -27,11 +51,12 @@ public class ArchitectureTests
     [Fact]
     public void Each_folder_names_only_what_stands_below_it()
     {
-        var wrong = from type in Own
-                    let floor = Floor(type)
-                    from target in type.Dependencies.Select(dependency => dependency.Target).Distinct()
-                    where target.Namespace?.FullName.StartsWith("BudClock.Core.", StringComparison.Ordinal) == true && Floor(target) > floor
-                    select $"{type.FullName} names {target.FullName}";
+        var wrong =
+            from type in Own
+            let floor = Floor(type)
+            from target in type.Dependencies.Select(dependency => dependency.Target).Distinct()
+            where target.Namespace?.FullName.StartsWith("BudClock.Core.", StringComparison.Ordinal) == true && Floor(target) > floor
+            select $"{type.FullName} names {target.FullName}";
         Assert.Empty(wrong.Distinct().Order());
     }
 
@@ -40,13 +65,18 @@ public class ArchitectureTests
     {
         // The highest floor names the lowest: read upside down, that is a breach.
         var writer = Own.First(type => type.Name == "AdviceJson");
-        Assert.Contains(writer.Dependencies, dependency => dependency.Target.Namespace is not null && Floor(dependency.Target) >= 0 && Floor(dependency.Target) < Floor(writer));
+        Assert.Contains(
+            writer.Dependencies,
+            dependency =>
+                dependency.Target.Namespace is not null && Floor(dependency.Target) >= 0 && Floor(dependency.Target) < Floor(writer)
+        );
     }
 
     [Fact]
     public void Namespaces_are_the_folders()
     {
-        var folders = Directory.EnumerateFiles(Source(), "*.cs", SearchOption.AllDirectories)
+        var folders = Directory
+            .EnumerateFiles(Source(), "*.cs", SearchOption.AllDirectories)
             .Where(file => !file.Contains("/obj/", StringComparison.Ordinal) && !file.Contains("/bin/", StringComparison.Ordinal));
         foreach (var file in folders)
         {
@@ -63,15 +93,22 @@ public class ArchitectureTests
     [InlineData("Microsoft.AspNetCore")]
     [InlineData("Microsoft.Data.Sqlite")]
     public void Core_knows_nothing_of(string other) =>
-        Assert.DoesNotContain(typeof(Assessor).Assembly.GetReferencedAssemblies(), a => a.Name!.StartsWith(other, StringComparison.Ordinal));
+        Assert.DoesNotContain(
+            typeof(Assessor).Assembly.GetReferencedAssemblies(),
+            a => a.Name!.StartsWith(other, StringComparison.Ordinal)
+        );
 
     [Fact]
     public void A_rule_asks_for_traits_and_never_for_another_rule_s_name_to_know_a_habit()
     {
         // F8 stood for "carnivore", W9 for "over a reservoir" and W1 for "rests dry"; these are traits now.
-        var asked = Directory.EnumerateFiles(Path.Combine(Source(), "Advising"), "*.cs", SearchOption.AllDirectories)
+        var asked = Directory
+            .EnumerateFiles(Path.Combine(Source(), "Advising"), "*.cs", SearchOption.AllDirectories)
             .SelectMany(file => File.ReadLines(file).Select(line => (file, line)))
-            .Where(pair => pair.line.Contains("Rule(\"F8\") is", StringComparison.Ordinal) || pair.line.Contains("Rule(\"W1\") is", StringComparison.Ordinal));
+            .Where(pair =>
+                pair.line.Contains("Rule(\"F8\") is", StringComparison.Ordinal)
+                || pair.line.Contains("Rule(\"W1\") is", StringComparison.Ordinal)
+            );
         Assert.Empty(asked.Select(pair => $"{Path.GetFileName(pair.file)}: {pair.line.Trim()}"));
     }
 
@@ -80,7 +117,8 @@ public class ArchitectureTests
     static string Source()
     {
         var folder = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(folder!.FullName, "BudClock.slnx"))) folder = folder.Parent;
+        while (!File.Exists(Path.Combine(folder!.FullName, "BudClock.slnx")))
+            folder = folder.Parent;
         return Path.Combine(folder.FullName, "src", "BudClock.Core");
     }
 }

@@ -13,14 +13,15 @@ static class Specimens
     public static readonly DateOnly Woke = new(2031, 4, 12);
     public static readonly Seen<double> Mild = new(14, Today.AddDays(-1));
 
-    public static Plant Lycaste(params Entry[] entries) => new()
-    {
-        Tag = "LYC-01",
-        Taxon = "Lycaste aromatica",
-        Place = "south",
-        Pot = new(11, 10, "plastic"),
-        Entries = entries,
-    };
+    public static Plant Lycaste(params Entry[] entries) =>
+        new()
+        {
+            Tag = "LYC-01",
+            Taxon = "Lycaste aromatica",
+            Place = "south",
+            Pot = new(11, 10, "plastic"),
+            Entries = entries,
+        };
 
     /// <summary>Asleep since November, with a new growth since 12 April, and whatever else.</summary>
     public static Plant Waking(params Entry[] entries) =>
@@ -41,18 +42,26 @@ static class Specimens
 
     public static Quantity Cm(double value) => new(value, Unit.Cm);
 
-    public static Entry At(DateOnly on, EntryKind kind, Quantity? amount = null, string? text = null) => new()
-    {
-        Id = Guid.CreateVersion7(),
-        On = on,
-        Kind = kind,
-        Amount = amount,
-        Text = text,
-        Logged = new(on, TimeOnly.MinValue, TimeSpan.Zero),
-    };
+    public static Entry At(DateOnly on, EntryKind kind, Quantity? amount = null, string? text = null) =>
+        new()
+        {
+            Id = Guid.CreateVersion7(),
+            On = on,
+            Kind = kind,
+            Amount = amount,
+            Text = text,
+            Logged = new(on, TimeOnly.MinValue, TimeSpan.Zero),
+        };
 
     public static Assessment Assess(Plant plant, DateOnly? on = null, Seen<double>? night = null, bool coldUnknown = false) =>
-        Assessor.Shipped.Assess(plant, Around with { Weather = coldUnknown ? Weather.Unknown : Night(night ?? new(Mild.Value, (on ?? Today).AddDays(-1))) }, on ?? Today);
+        Assessor.Shipped.Assess(
+            plant,
+            Around with
+            {
+                Weather = coldUnknown ? Weather.Unknown : Night(night ?? new(Mild.Value, (on ?? Today).AddDays(-1))),
+            },
+            on ?? Today
+        );
 
     /// <summary>A place of which one night is known.</summary>
     public static Weather Night(Seen<double> night) => new([night], [], [], []);

@@ -13,7 +13,11 @@ public class ApiTests
     public async Task A_note_can_be_sent_by_a_program()
     {
         await using var site = await Site.DemoAsync();
-        using var answer = await site.Http.PostAsJsonAsync("/api/notes", new { text = "lyc-01 roots 11cm, bulbs wrinkled", on = "2031-05-24" }, Stop);
+        using var answer = await site.Http.PostAsJsonAsync(
+            "/api/notes",
+            new { text = "lyc-01 roots 11cm, bulbs wrinkled", on = "2031-05-24" },
+            Stop
+        );
         var json = await answer.Content.ReadFromJsonAsync<JsonElement>(Stop);
         Assert.True(json.GetProperty("logged").GetBoolean());
         Assert.Equal(["root-length", "bulbs"], json.GetProperty("entries").EnumerateArray().Select(e => e.GetProperty("kind").GetString()));
@@ -37,7 +41,11 @@ public class ApiTests
     public async Task A_wrong_request_is_answered_with_its_fault(string body)
     {
         await using var site = await Site.DemoAsync();
-        using var answer = await site.Http.PostAsync("/api/notes", new StringContent(body, System.Text.Encoding.UTF8, "application/json"), Stop);
+        using var answer = await site.Http.PostAsync(
+            "/api/notes",
+            new StringContent(body, System.Text.Encoding.UTF8, "application/json"),
+            Stop
+        );
         Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
         Assert.NotEmpty((await answer.Content.ReadFromJsonAsync<JsonElement>(Stop)).GetProperty("error").GetString()!);
     }

@@ -40,7 +40,10 @@ public class BenchPageTests
     {
         await using var site = await Site.DemoAsync();
         await site.PostAsync("/notes", ("text", "cer-01 look again in 10 days: has it filled in?, on 14 may"));
-        Assert.Contains("Look String of hearts CER-01 Flagged 10 days ago: has it filled in?", (await site.PageAsync("/")).QuerySelector("#row-CER-01 .row-words").Words());
+        Assert.Contains(
+            "Look String of hearts CER-01 Flagged 10 days ago: has it filled in?",
+            (await site.PageAsync("/")).QuerySelector("#row-CER-01 .row-words").Words()
+        );
         var page = await site.PageAsync("/plants/CER-01");
         Assert.Contains("Leaves now firm", page.QuerySelector(".advice").Words());
         await site.PostAsync("/notes?handler=Entry", ("tag", "CER-01"), ("kind", "looked"), ("words", "better"));
@@ -51,8 +54,12 @@ public class BenchPageTests
     public async Task The_plant_page_tells_how_an_organ_moves()
     {
         await using var site = await Site.DemoAsync();
-        foreach (var note in (string[])["hoy-02 growth 19.2 cm 17 may", "hoy-02 growth 19.3 cm"]) await site.PostAsync("/notes", ("text", note));
+        foreach (var note in (string[])["hoy-02 growth 19.2 cm 17 may", "hoy-02 growth 19.3 cm"])
+            await site.PostAsync("/notes", ("text", note));
         var page = await site.PageAsync("/plants/HOY-02");
-        Assert.Contains("Stalled: 19 to 19.3 cm in 14 days, within the error of a reading; the rate before (0.5 cm a day) meant 7 cm more.", page.QuerySelector(".drawings").Words());
+        Assert.Contains(
+            "Stalled: 19 to 19.3 cm in 14 days, within the error of a reading; the rate before (0.5 cm a day) meant 7 cm more.",
+            page.QuerySelector(".drawings").Words()
+        );
     }
 }

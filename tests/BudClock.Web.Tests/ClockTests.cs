@@ -31,7 +31,13 @@ public class ClockTests
     {
         var time = new FakeTimeProvider(new(2031, 5, 24, 9, 0, 0, TimeSpan.Zero));
         await using var site = await Site.AtAsync(time);
-        await site.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Latitude", "51.5"), ("Form.Longitude", "0.7"), ("Form.TimeZone", "Europe/London"));
+        await site.PostAsync(
+            "/start?handler=Position",
+            ("Form.Name", "Mine"),
+            ("Form.Latitude", "51.5"),
+            ("Form.Longitude", "0.7"),
+            ("Form.TimeZone", "Europe/London")
+        );
         await site.PostAsync("/plants/new", ("Form.Tag", "LYC-01"), ("Form.Taxon", "Lycaste"));
         await site.PostAsync("/notes", ("text", "lyc-01 roots 4 cm, new growth"));
         Assert.NotNull((await site.PageAsync("/")).QuerySelector("#held #row-LYC-01"));
@@ -46,10 +52,19 @@ public class ClockTests
     {
         var time = new FakeTimeProvider(new(2031, 5, 24, 9, 0, 0, TimeSpan.Zero));
         await using var site = await Site.AtAsync(time);
-        await site.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Latitude", "51.5"), ("Form.Longitude", "0.7"), ("Form.TimeZone", "Europe/London"));
+        await site.PostAsync(
+            "/start?handler=Position",
+            ("Form.Name", "Mine"),
+            ("Form.Latitude", "51.5"),
+            ("Form.Longitude", "0.7"),
+            ("Form.TimeZone", "Europe/London")
+        );
         await site.PostAsync("/plants/new", ("Form.Tag", "LYC-01"), ("Form.Taxon", "Lycaste"));
         await site.PostAsync("/notes", ("text", "lyc-01 new growth"));
         time.Advance(TimeSpan.FromDays(2));
-        Assert.Contains("nothing of the last day left to undo", (await site.PostAsync("/notes?handler=Undo")).QuerySelector("main").Words());
+        Assert.Contains(
+            "nothing of the last day left to undo",
+            (await site.PostAsync("/notes?handler=Undo")).QuerySelector("main").Words()
+        );
     }
 }

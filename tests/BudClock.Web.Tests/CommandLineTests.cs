@@ -31,7 +31,11 @@ public class CommandLineTests
     public async Task Wrong_input_ends_with_two_and_a_line_that_names_the_place()
     {
         var file = Path.GetTempFileName();
-        await File.WriteAllTextAsync(file, """{ "format": "bud-clock-garden", "version": 1, "plants": [ { "tag": "A-1", "taxon": "Lycaste", "entries": [ { "on": "2031-05-01", "kind": "root-length", "value": "long", "unit": "cm" } ] } ] }""", Stop);
+        await File.WriteAllTextAsync(
+            file,
+            """{ "format": "bud-clock-garden", "version": 1, "plants": [ { "tag": "A-1", "taxon": "Lycaste", "entries": [ { "on": "2031-05-01", "kind": "root-length", "value": "long", "unit": "cm" } ] } ] }""",
+            Stop
+        );
         var advise = await RunAsync("advise", file);
         Assert.Equal(2, advise.Code);
         Assert.Contains("plants[0].entries[0].value: expected a number, got \"long\"", advise.Error);
@@ -67,7 +71,9 @@ public class CommandLineTests
         using (var server = await ServerProcess.StartAsync(folder.FullName))
         {
             for (var cm = 1; cm <= 5; cm++)
-                (await server.Http.PostAsJsonAsync("/api/notes", new { text = $"cal-02 roots {cm + 8.5} cm" }, Stop)).EnsureSuccessStatusCode();
+                (
+                    await server.Http.PostAsJsonAsync("/api/notes", new { text = $"cal-02 roots {cm + 8.5} cm" }, Stop)
+                ).EnsureSuccessStatusCode();
             server.Kill(); // SIGKILL: nothing gets to tidy up
         }
         using (var server = await ServerProcess.StartAsync(folder.FullName))
@@ -81,7 +87,9 @@ public class CommandLineTests
 
     static async Task<(int Code, string Out, string Error)> RunAsync(params string[] arguments)
     {
-        using var process = Process.Start(new ProcessStartInfo("dotnet", [Program, .. arguments]) { RedirectStandardOutput = true, RedirectStandardError = true })!;
+        using var process = Process.Start(
+            new ProcessStartInfo("dotnet", [Program, .. arguments]) { RedirectStandardOutput = true, RedirectStandardError = true }
+        )!;
         var (output, error) = (process.StandardOutput.ReadToEndAsync(Stop), process.StandardError.ReadToEndAsync(Stop));
         await process.WaitForExitAsync(Stop);
         return (process.ExitCode, await output, await error);
@@ -95,9 +103,15 @@ public class CommandLineTests
         public static async Task<ServerProcess> StartAsync(string folder)
         {
             var port = FreePort();
-            var process = Process.Start(new ProcessStartInfo("dotnet", [Program, "serve", "--demo", "--data", folder, "--port", $"{port}"]) { RedirectStandardOutput = true })!;
+            var process = Process.Start(
+                new ProcessStartInfo("dotnet", [Program, "serve", "--demo", "--data", folder, "--port", $"{port}"])
+                {
+                    RedirectStandardOutput = true,
+                }
+            )!;
             while (await process.StandardOutput.ReadLineAsync(Stop) is { } line)
-                if (line.Contains($"http://127.0.0.1:{port}")) return new(process, new() { BaseAddress = new($"http://127.0.0.1:{port}") });
+                if (line.Contains($"http://127.0.0.1:{port}"))
+                    return new(process, new() { BaseAddress = new($"http://127.0.0.1:{port}") });
             throw new InvalidOperationException("The server ended before it listened.");
         }
 

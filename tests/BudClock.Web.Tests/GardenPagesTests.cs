@@ -1,6 +1,6 @@
 using System.Text.Json;
-using BudClock.Core.Culture;
 using BudClock.Core.Advising;
+using BudClock.Core.Culture;
 using BudClock.Data;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
@@ -16,7 +16,14 @@ public class GardenPagesTests
     public async Task A_plant_form_comes_back_as_typed_with_each_fault_beside_its_field()
     {
         await using var site = await Site.DemoAsync();
-        var page = await site.PostAsync("/plants/new", ("Form.Tag", "cal-02"), ("Form.Taxon", ""), ("Form.Name", "Mine"), ("Form.PotDiameter", "wide"), ("Form.Acquired", "2032-01-01"));
+        var page = await site.PostAsync(
+            "/plants/new",
+            ("Form.Tag", "cal-02"),
+            ("Form.Taxon", ""),
+            ("Form.Name", "Mine"),
+            ("Form.PotDiameter", "wide"),
+            ("Form.Acquired", "2032-01-01")
+        );
         var main = page.QuerySelector("main").Words();
         Assert.Contains("cal-02 is taken. A tag stays with its plant for good.", main);
         Assert.Contains("Write at least the genus", main);
@@ -31,7 +38,14 @@ public class GardenPagesTests
     public async Task A_new_plant_finds_its_sheet_and_stands_on_the_round()
     {
         await using var site = await Site.DemoAsync();
-        await site.PostAsync("/plants/new", ("Form.Tag", "LYC-09"), ("Form.Taxon", "Lycaste tricolor"), ("Form.Place", "south"), ("Form.PotDiameter", "4 1/2 in"), ("Form.Schools[first-water]", "sip"));
+        await site.PostAsync(
+            "/plants/new",
+            ("Form.Tag", "LYC-09"),
+            ("Form.Taxon", "Lycaste tricolor"),
+            ("Form.Place", "south"),
+            ("Form.PotDiameter", "4 1/2 in"),
+            ("Form.Schools[first-water]", "sip")
+        );
         await site.PostAsync("/notes", ("text", "lyc-09 new growth 2 may, roots 7 cm"));
         var row = (await site.PageAsync("/")).QuerySelector("#row-LYC-09 .row-words").Words();
         Assert.Equal("Hold LYC-09 LYC-09 Roots 7 of 15 cm.", row.Replace("Lycaste tricolor", "LYC-09")); // 11.43 cm is a large pot
@@ -50,15 +64,37 @@ public class GardenPagesTests
         Assert.Contains("No sheet covers this name yet", slip.QuerySelector("#sheet-words").Words());
         Assert.Equal("Phalaenopsis near to what was typed", slip.QuerySelector(".meant button").Words());
 
-        await site.PostAsync("/plants/new", ("Form.Tag", "X-1"), ("Form.Taxon", "Unknownia mystica"), ("Form.Sheet", "cyclamen"), ("Form.Doing", "resting"));
-        Assert.Equal("cyclamen", (await site.PageAsync("/plants/X-1/edit")).QuerySelector("#Form_Sheet option[selected]")!.GetAttribute("value"));
+        await site.PostAsync(
+            "/plants/new",
+            ("Form.Tag", "X-1"),
+            ("Form.Taxon", "Unknownia mystica"),
+            ("Form.Sheet", "cyclamen"),
+            ("Form.Doing", "resting")
+        );
+        Assert.Equal(
+            "cyclamen",
+            (await site.PageAsync("/plants/X-1/edit")).QuerySelector("#Form_Sheet option[selected]")!.GetAttribute("value")
+        );
         var page = await site.PageAsync("/plants/X-1");
         Assert.Contains("Leaves gone when it was added", page.QuerySelector(".log").Words());
         Assert.Contains("resting since", page.QuerySelector(".advice").Words(), StringComparison.OrdinalIgnoreCase);
 
-        var refused = await site.PostAsync("/plants/new", ("Form.Tag", "X-2"), ("Form.Taxon", "Lycaste"), ("Form.Sheet", "cactus"), ("Form.Doing", "flying"), ("Form.Schools[first-water]", "flood"));
-        Assert.Equal(["There is no culture sheet \"cactus\".", "\"flood\" is no answer to first-water; expected sip or soak", "Choose one of the answers."],
-            refused.QuerySelectorAll("span.fault").Select(fault => fault.Words()).Where(words => words.Length > 0));
+        var refused = await site.PostAsync(
+            "/plants/new",
+            ("Form.Tag", "X-2"),
+            ("Form.Taxon", "Lycaste"),
+            ("Form.Sheet", "cactus"),
+            ("Form.Doing", "flying"),
+            ("Form.Schools[first-water]", "flood")
+        );
+        Assert.Equal(
+            [
+                "There is no culture sheet \"cactus\".",
+                "\"flood\" is no answer to first-water; expected sip or soak",
+                "Choose one of the answers.",
+            ],
+            refused.QuerySelectorAll("span.fault").Select(fault => fault.Words()).Where(words => words.Length > 0)
+        );
     }
 
     [Fact]
@@ -67,12 +103,50 @@ public class GardenPagesTests
         foreach (var least in (bool[])[true, false])
         {
             await using var site = await Site.DemoAsync();
-            var changes = CultureSheets.Shipped.All.SelectMany(sheet => sheet.Rules.SelectMany(rule => rule.Value.Thresholds.Select(number =>
-                new { sheet = sheet.Name, name = $"{rule.Key}.{number.Key}", value = least ? number.Value.Least : number.Value.Most })));
-            await ImportAsync(site, JsonSerializer.Serialize(new { format = "bud-clock-garden", version = 1, plants = Array.Empty<int>(), sheetChanges = changes }));
-            var tags = (await site.PageAsync("/bench")).QuerySelectorAll("a[href^='/plants/']").Select(a => a.GetAttribute("href")!).Where(href => href.Count(c => c == '/') == 2).Distinct().ToList();
+            var changes = CultureSheets.Shipped.All.SelectMany(sheet =>
+                sheet.Rules.SelectMany(rule =>
+                    rule.Value.Thresholds.Select(number => new
+                    {
+                        sheet = sheet.Name,
+                        name = $"{rule.Key}.{number.Key}",
+                        value = least ? number.Value.Least : number.Value.Most,
+                    })
+                )
+            );
+            await ImportAsync(
+                site,
+                JsonSerializer.Serialize(
+                    new
+                    {
+                        format = "bud-clock-garden",
+                        version = 1,
+                        plants = Array.Empty<int>(),
+                        sheetChanges = changes,
+                    }
+                )
+            );
+            var tags = (await site.PageAsync("/bench"))
+                .QuerySelectorAll("a[href^='/plants/']")
+                .Select(a => a.GetAttribute("href")!)
+                .Where(href => href.Count(c => c == '/') == 2)
+                .Distinct()
+                .ToList();
             Assert.True(tags.Count > 30);
-            foreach (var path in (string[])["/", "/store", "/trays", "/sitter", "/sheets", "/sheets/clivia", "/mixing/today", "/mixing/salts", "/rules", .. tags.Where((_, index) => index % 4 == 0)])
+            foreach (
+                var path in (string[])
+                    [
+                        "/",
+                        "/store",
+                        "/trays",
+                        "/sitter",
+                        "/sheets",
+                        "/sheets/clivia",
+                        "/mixing/today",
+                        "/mixing/salts",
+                        "/rules",
+                        .. tags.Where((_, index) => index % 4 == 0),
+                    ]
+            )
             {
                 var page = await site.PageAsync(path); // fails on a page that failed
                 Assert.NotNull(page.QuerySelector("main h1"));
@@ -85,7 +159,14 @@ public class GardenPagesTests
     public async Task Editing_keeps_the_tag_and_the_log()
     {
         await using var site = await Site.DemoAsync();
-        await site.PostAsync("/plants/CAL-02/edit", await site.VersionAsync("CAL-02"), ("Form.Taxon", "Calanthe vestita"), ("Form.Name", "Renamed"), ("Form.Place", "sill"), ("Form.Doubtful", "true"));
+        await site.PostAsync(
+            "/plants/CAL-02/edit",
+            await site.VersionAsync("CAL-02"),
+            ("Form.Taxon", "Calanthe vestita"),
+            ("Form.Name", "Renamed"),
+            ("Form.Place", "sill"),
+            ("Form.Doubtful", "true")
+        );
         var page = await site.PageAsync("/plants/CAL-02");
         Assert.Equal("Renamed", page.QuerySelector("h1").Words());
         Assert.Contains("The identity is doubtful.", page.QuerySelector(".plant-head").Words());
@@ -103,7 +184,10 @@ public class GardenPagesTests
         Assert.StartsWith("Look", (await site.PageAsync("/")).QuerySelector("#row-LYC-01 .row-words").Words());
         await site.PostAsync("/places?handler=Night", ("Code", "bench"), ("Night", "13,5"));
         Assert.StartsWith("Do", (await site.PageAsync("/")).QuerySelector("#row-LYC-01 .row-words").Words());
-        Assert.Contains("\"warm\" is no night temperature", (await site.PostAsync("/places?handler=Night", ("Code", "bench"), ("Night", "warm"))).QuerySelector("[role=alert]").Words());
+        Assert.Contains(
+            "\"warm\" is no night temperature",
+            (await site.PostAsync("/places?handler=Night", ("Code", "bench"), ("Night", "warm"))).QuerySelector("[role=alert]").Words()
+        );
     }
 
     [Fact]
@@ -115,7 +199,10 @@ public class GardenPagesTests
         await site.PostAsync("/places", ("Code", "sill"), ("Name", "Sill"), ("Setting", "indoors"));
         var walk = (await site.PageAsync("/")).QuerySelectorAll(".walk li a").Select(a => a.FirstChild!.TextContent.Trim());
         Assert.Equal(["South bench", "Sill", "Cold frame", "Lamp room", "Dry store"], walk.Skip(1));
-        Assert.Contains("There is a place called Sill already.", (await site.PostAsync("/places", ("Name", "sill"))).QuerySelector("[role=alert]").Words());
+        Assert.Contains(
+            "There is a place called Sill already.",
+            (await site.PostAsync("/places", ("Name", "sill"))).QuerySelector("[role=alert]").Words()
+        );
     }
 
     [Fact]
@@ -146,7 +233,9 @@ public class GardenPagesTests
     {
         await using var site = await Site.DemoAsync();
         var before = await site.Http.GetStringAsync("/api/garden", Stop);
-        var broken = before.Replace("\"kind\": \"soaked\"", "\"kind\": \"drowned\"").Replace("\"latitude\": 51.5", "\"latitude\": \"north\"");
+        var broken = before
+            .Replace("\"kind\": \"soaked\"", "\"kind\": \"drowned\"")
+            .Replace("\"latitude\": 51.5", "\"latitude\": \"north\"");
         var page = await ImportAsync(site, broken);
         Assert.True(page.QuerySelectorAll(".faults li").Length > 2);
         Assert.Contains("garden.latitude: expected a number, got \"north\"", page.QuerySelector(".faults").Words());
@@ -167,9 +256,15 @@ public class GardenPagesTests
     public async Task A_file_without_a_garden_of_its_own_leaves_this_one_as_it_is()
     {
         await using var site = await Site.DemoAsync();
-        await ImportAsync(site, """{ "format": "bud-clock-garden", "version": 1, "plants": [ { "tag": "NEW-01", "taxon": "Lycaste" } ] }""");
+        await ImportAsync(
+            site,
+            """{ "format": "bud-clock-garden", "version": 1, "plants": [ { "tag": "NEW-01", "taxon": "Lycaste" } ] }"""
+        );
         var garden = await site.PageAsync("/garden");
-        Assert.Equal(("Lighthouse glass", "51.5"), (garden.QuerySelector("#garden-name")!.GetAttribute("value"), garden.QuerySelector("#latitude")!.GetAttribute("value")));
+        Assert.Equal(
+            ("Lighthouse glass", "51.5"),
+            (garden.QuerySelector("#garden-name")!.GetAttribute("value"), garden.QuerySelector("#latitude")!.GetAttribute("value"))
+        );
         Assert.NotNull((await site.PageAsync("/bench?q=new-01")).QuerySelector(".tile"));
     }
 
@@ -189,7 +284,13 @@ public class GardenPagesTests
     }
 
     static Task<AngleSharp.Dom.IDocument> StartAsync(Site site, string latitude, string longitude, string zone) =>
-        site.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Latitude", latitude), ("Form.Longitude", longitude), ("Form.TimeZone", zone));
+        site.PostAsync(
+            "/start?handler=Position",
+            ("Form.Name", "Mine"),
+            ("Form.Latitude", latitude),
+            ("Form.Longitude", longitude),
+            ("Form.TimeZone", zone)
+        );
 
     static async Task<AngleSharp.Dom.IDocument> ImportAsync(Site site, string json)
     {

@@ -54,16 +54,49 @@ public class MixingFaultsTests(UnchangedSite shared) : IClassFixture<UnchangedSi
     {
         Dictionary<string, string> sound = path switch
         {
-            "/mixing/waters" => new() { ["Name"] = "Well", ["Kind"] = "tap", ["Tds"] = "200", ["Ph"] = "7" },
-            "/mixing/feeds" => new() { ["Name"] = "New", ["Label"] = "5-5-5", ["Form"] = "powder", ["Spoon"] = "5", ["Full"] = "1 g in 1 L" },
-            "/mixing/recipes" => new() { ["Name"] = "New", ["For"] = "growth", ["Waters"] = "rain", ["Shares"] = "100", ["Feeds"] = "balanced", ["Strengths"] = "25 %" },
-            _ => new() { ["Scale"] = "0.1", ["Spoon"] = "1/8", ["Syringe"] = "0.2", ["Bottle"] = "1 L", ["Reserve"] = "10", ["Meter"] = "500" },
+            "/mixing/waters" => new()
+            {
+                ["Name"] = "Well",
+                ["Kind"] = "tap",
+                ["Tds"] = "200",
+                ["Ph"] = "7",
+            },
+            "/mixing/feeds" => new()
+            {
+                ["Name"] = "New",
+                ["Label"] = "5-5-5",
+                ["Form"] = "powder",
+                ["Spoon"] = "5",
+                ["Full"] = "1 g in 1 L",
+            },
+            "/mixing/recipes" => new()
+            {
+                ["Name"] = "New",
+                ["For"] = "growth",
+                ["Waters"] = "rain",
+                ["Shares"] = "100",
+                ["Feeds"] = "balanced",
+                ["Strengths"] = "25 %",
+            },
+            _ => new()
+            {
+                ["Scale"] = "0.1",
+                ["Spoon"] = "1/8",
+                ["Syringe"] = "0.2",
+                ["Bottle"] = "1 L",
+                ["Reserve"] = "10",
+                ["Meter"] = "500",
+            },
         };
         sound[field] = typed;
         var page = await site.PostAsync(path, [.. sound.Select(pair => (pair.Key, pair.Value))]);
         Assert.Contains(fault, MixingPageTests.Alerts(page));
         foreach (var (name, value) in sound)
-            Assert.Contains(value, page.QuerySelectorAll($"[name={name}]").Select(e => e is AngleSharp.Html.Dom.IHtmlSelectElement select ? select.Value : e.GetAttribute("value") ?? ""));
+            Assert.Contains(
+                value,
+                page.QuerySelectorAll($"[name={name}]")
+                    .Select(e => e is AngleSharp.Html.Dom.IHtmlSelectElement select ? select.Value : e.GetAttribute("value") ?? "")
+            );
     }
 
     [Theory]
@@ -74,7 +107,15 @@ public class MixingFaultsTests(UnchangedSite shared) : IClassFixture<UnchangedSi
     [InlineData("Form.Recipe", "gone", "")] // nothing is kept, and the page is shown again
     public async Task What_is_no_batch_is_said_and_nothing_is_kept(string field, string typed, string fault)
     {
-        var sound = new Dictionary<string, string> { ["Form.Bottle"] = "growth", ["Form.Recipe"] = "growth", ["Form.Litres"] = "2 L", ["Form.Measured"] = "250", ["Form.Ph"] = "6", ["Form.Tags"] = "SAI-04" };
+        var sound = new Dictionary<string, string>
+        {
+            ["Form.Bottle"] = "growth",
+            ["Form.Recipe"] = "growth",
+            ["Form.Litres"] = "2 L",
+            ["Form.Measured"] = "250",
+            ["Form.Ph"] = "6",
+            ["Form.Tags"] = "SAI-04",
+        };
         sound[field] = typed;
         var page = await site.PostAsync("/mixing/today", [.. sound.Select(pair => (pair.Key, pair.Value))]);
         Assert.Contains(fault, page.QuerySelector("main").Words());
@@ -82,5 +123,6 @@ public class MixingFaultsTests(UnchangedSite shared) : IClassFixture<UnchangedSi
         Assert.Null((await ReadBatchesAsync(site)).FirstOrDefault(code => code.Contains("310524")));
     }
 
-    static async Task<IEnumerable<string>> ReadBatchesAsync(Site site) => (await site.PageAsync("/mixing/batches")).QuerySelectorAll("tbody td:first-child").Select(cell => cell.Words());
+    static async Task<IEnumerable<string>> ReadBatchesAsync(Site site) =>
+        (await site.PageAsync("/mixing/batches")).QuerySelectorAll("tbody td:first-child").Select(cell => cell.Words());
 }

@@ -12,7 +12,10 @@ public class NotePageTests
         await using var site = await Site.DemoAsync();
         using var response = await site.SendAsync("/notes", htmx: true, ("text", "cal-02 roots 10,5cm"));
         Assert.Contains("journal-changed", string.Join(' ', response.Headers.GetValues("HX-Trigger")));
-        Assert.Contains("Logged on CAL-02: Roots 10.5 cm.", await response.Content.ReadAsStringAsync(TestContext.Current.CancellationToken));
+        Assert.Contains(
+            "Logged on CAL-02: Roots 10.5 cm.",
+            await response.Content.ReadAsStringAsync(TestContext.Current.CancellationToken)
+        );
         Assert.StartsWith("Do", (await site.PageAsync("/")).QuerySelector("#row-CAL-02 .row-words").Words());
     }
 
@@ -29,7 +32,8 @@ public class NotePageTests
         var before = await site.Http.GetStringAsync("/api/garden", TestContext.Current.CancellationToken);
         var page = await site.PostAsync("/notes", ("text", text));
         Assert.Contains(sentence, page.QuerySelector("main").Words());
-        if (text.Length > 0) Assert.Equal(text, page.QuerySelector("#note-text")!.GetAttribute("value"));
+        if (text.Length > 0)
+            Assert.Equal(text, page.QuerySelector("#note-text")!.GetAttribute("value"));
         Assert.Equal(before, await site.Http.GetStringAsync("/api/garden", TestContext.Current.CancellationToken));
     }
 
@@ -39,7 +43,10 @@ public class NotePageTests
         await using var site = await Site.DemoAsync();
         using var response = await site.SendAsync("/notes", htmx: true, ("text", "cal-02 " + new string('x', 1 << 20)));
         Assert.Equal(HttpStatusCode.OK, response.StatusCode);
-        Assert.Contains("A note holds at most 2000 characters", await response.Content.ReadAsStringAsync(TestContext.Current.CancellationToken));
+        Assert.Contains(
+            "A note holds at most 2000 characters",
+            await response.Content.ReadAsStringAsync(TestContext.Current.CancellationToken)
+        );
         Assert.False(response.Headers.Contains("HX-Trigger"));
     }
 
@@ -50,10 +57,16 @@ public class NotePageTests
         await site.PostAsync("/notes", ("text", "cal-02 roots 10.5 cm, bulbs plump"));
         await site.PostAsync("/notes?handler=Undo");
         var page = await site.PageAsync("/plants/CAL-02");
-        Assert.Equal(["Bulbs plump", "Roots 10.5 cm growth 2031"], page.QuerySelectorAll(".log .struck .words").Select(e => e.Words()).Order());
+        Assert.Equal(
+            ["Bulbs plump", "Roots 10.5 cm growth 2031"],
+            page.QuerySelectorAll(".log .struck .words").Select(e => e.Words()).Order()
+        );
         Assert.Contains("Roots 8.5 of 10 cm", page.QuerySelector(".advice").Words());
 
-        var id = page.QuerySelectorAll(".log .struck").Single(e => e.Words().Contains("Roots")).QuerySelector("input[name=entry]")!.GetAttribute("value")!;
+        var id = page.QuerySelectorAll(".log .struck")
+            .Single(e => e.Words().Contains("Roots"))
+            .QuerySelector("input[name=entry]")!
+            .GetAttribute("value")!;
         await site.PostAsync("/notes?handler=Strike", ("tag", "CAL-02"), ("entry", id), ("struck", "false"));
         Assert.Contains("Roots 10.5 cm", (await site.PageAsync("/plants/CAL-02")).QuerySelector(".advice").Words());
     }
@@ -62,7 +75,10 @@ public class NotePageTests
     public async Task There_is_nothing_to_undo_in_what_came_with_a_file()
     {
         await using var site = await Site.DemoAsync();
-        Assert.Contains("There is nothing of the last day left to undo.", (await site.PostAsync("/notes?handler=Undo")).QuerySelector("main").Words());
+        Assert.Contains(
+            "There is nothing of the last day left to undo.",
+            (await site.PostAsync("/notes?handler=Undo")).QuerySelector("main").Words()
+        );
     }
 
     [Theory]
@@ -80,7 +96,11 @@ public class NotePageTests
     public async Task A_form_without_its_token_changes_nothing()
     {
         await using var site = await Site.DemoAsync();
-        using var response = await site.Http.PostAsync("/notes", new FormUrlEncodedContent([new("text", "cal-02 soaked")]), TestContext.Current.CancellationToken);
+        using var response = await site.Http.PostAsync(
+            "/notes",
+            new FormUrlEncodedContent([new("text", "cal-02 soaked")]),
+            TestContext.Current.CancellationToken
+        );
         Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
         Assert.Contains("Nothing was saved", await response.Content.ReadAsStringAsync(TestContext.Current.CancellationToken));
     }

@@ -35,7 +35,10 @@ public class NurseryTests
     {
         await using var site = await NurseryAsync();
         using var logged = await site.SendAsync("/notes", htmx: true, ("text", "bench: soaked"));
-        Assert.Contains($"Logged on {Plants} plants: Soaked.", await logged.Content.ReadAsStringAsync(TestContext.Current.CancellationToken));
+        Assert.Contains(
+            $"Logged on {Plants} plants: Soaked.",
+            await logged.Content.ReadAsStringAsync(TestContext.Current.CancellationToken)
+        );
         Assert.Empty((await site.PageAsync("/")).QuerySelectorAll(".round > .rows .row-plant"));
         await site.PostAsync("/notes?handler=Undo");
         Assert.Contains($"{Plants} to do", (await site.PageAsync("/")).QuerySelector(".round-head p").Words());
@@ -45,11 +48,21 @@ public class NurseryTests
     static async Task<Site> NurseryAsync()
     {
         var site = await Site.EmptyAsync(new(2031, 5, 24));
-        await site.PostAsync("/start?handler=Position", ("Form.Name", "Nursery"), ("Form.Latitude", "51.5"), ("Form.Longitude", "0.7"), ("Form.TimeZone", "Europe/London"));
-        var plants = Enumerable.Range(1, Plants).Select(n => $$"""
-            { "tag": "P-{{n:000}}", "taxon": "Lycaste aromatica", "place": "bench", "entries": [
-              { "on": "2031-04-10", "kind": "growth-started" }, { "on": "2031-05-20", "kind": "roots-at-base" } ] }
-            """);
+        await site.PostAsync(
+            "/start?handler=Position",
+            ("Form.Name", "Nursery"),
+            ("Form.Latitude", "51.5"),
+            ("Form.Longitude", "0.7"),
+            ("Form.TimeZone", "Europe/London")
+        );
+        var plants = Enumerable
+            .Range(1, Plants)
+            .Select(n =>
+                $$"""
+                    { "tag": "P-{{n:000}}", "taxon": "Lycaste aromatica", "place": "bench", "entries": [
+                      { "on": "2031-04-10", "kind": "growth-started" }, { "on": "2031-05-20", "kind": "roots-at-base" } ] }
+                    """
+            );
         var file = $$"""
             { "format": "bud-clock-garden", "version": 1, "garden": { "name": "Nursery", "latitude": 51.5, "longitude": 0.7 },
               "places": [ { "code": "bench", "name": "Bench" } ], "plants": [ {{string.Join(',', plants)}} ],

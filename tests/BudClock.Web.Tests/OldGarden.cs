@@ -17,6 +17,8 @@ static class OldGarden
         var first = db.Database.GetMigrations().First();
         await db.GetService<IMigrator>().MigrateAsync(first);
         await db.Database.ExecuteSqlAsync($"INSERT INTO Gardens (Name, UsUnits) VALUES ('Old', 0)");
-        await db.Database.ExecuteSqlAsync($"INSERT INTO Plants (Tag, Taxon, Doubtful, Schools) VALUES ({tag}, 'Lycaste aromatica', 0, json('{{}}'))");
+        await db.Database.ExecuteSqlAsync(
+            $"INSERT INTO Plants (Tag, Taxon, Doubtful, Schools) VALUES ({tag}, 'Lycaste aromatica', 0, json('{{}}'))"
+        );
     }
 }

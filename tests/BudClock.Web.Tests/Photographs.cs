@@ -26,7 +26,8 @@ static class Photographs
         Directory(sub, (0x9003, 2, 20, (uint)time));
         Directory(gps, (0x0001, 2, 2, 'N'), (0x0002, 5, 3, (uint)place));
         Encoding.ASCII.GetBytes(taken + "\0").CopyTo(tiff, time);
-        foreach (var (n, value) in new uint[] { 51, 1, 30, 1, 0, 1 }.Index()) Write32(place + (n * 4), value);
+        foreach (var (n, value) in new uint[] { 51, 1, 30, 1, 0, 1 }.Index())
+            Write32(place + (n * 4), value);
 
         byte[] segment = [0xFF, 0xE1, (byte)((tiff.Length + 8) >> 8), (byte)(tiff.Length + 8), .. "Exif\0\0"u8, .. tiff];
         return [.. jpeg[..2], .. segment, .. jpeg[2..]];
@@ -51,7 +52,8 @@ static class Photographs
         using var bitmap = new SKBitmap(width, height);
         bitmap.Erase(SKColors.Red);
         for (var x = width / 2; x < width; x++)
-            for (var y = 0; y < height; y++) bitmap.SetPixel(x, y, SKColors.Blue);
+            for (var y = 0; y < height; y++)
+                bitmap.SetPixel(x, y, SKColors.Blue);
         using var data = bitmap.Encode(format, 95);
         return data.ToArray();
     }

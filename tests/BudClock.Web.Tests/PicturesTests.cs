@@ -23,7 +23,13 @@ public class PicturesTests
         var (picture, _) = PictureIntake.Read(Photographs.Jpeg(orientation, "2031:05:20 09:30:00"), "x.jpg");
         using var shown = SKBitmap.Decode(picture!.Full);
         Assert.Equal((width, height), (shown.Width, shown.Height));
-        var (x, y) = red switch { "left" => (5, height / 2), "right" => (width - 5, height / 2), "top" => (width / 2, 5), _ => (width / 2, height - 5) };
+        var (x, y) = red switch
+        {
+            "left" => (5, height / 2),
+            "right" => (width - 5, height / 2),
+            "top" => (width / 2, 5),
+            _ => (width / 2, height - 5),
+        };
         Assert.True(shown.GetPixel(x, y) is { Red: > 180, Blue: < 90 }, shown.GetPixel(x, y).ToString());
     }
 
@@ -35,7 +41,10 @@ public class PicturesTests
         var (picture, _) = PictureIntake.Read(sent, "x.jpg");
         Assert.Equal(new DateOnly(2031, 5, 20), picture!.Taken);
         foreach (var kept in (byte[][])[picture.Full, picture.Small])
-            Assert.DoesNotContain(ImageMetadataReader.ReadMetadata(new MemoryStream(kept)), directory => directory.Name is "GPS" or "Exif IFD0" or "Exif SubIFD");
+            Assert.DoesNotContain(
+                ImageMetadataReader.ReadMetadata(new MemoryStream(kept)),
+                directory => directory.Name is "GPS" or "Exif IFD0" or "Exif SubIFD"
+            );
     }
 
     [Fact]
@@ -48,13 +57,14 @@ public class PicturesTests
     }
 
     /// <summary>Made here by name: what a theory is given travels through the runner, and forty megabytes should not.</summary>
-    static byte[] Content(string name) => name switch
-    {
-        "notes.jpg" => Encoding.UTF8.GetBytes("roots 8 cm"),
-        "phone.heic" => [0, 0, 0, 24, .. "ftypheic"u8, 0, 0, 0, 0, 1, 2, 3, 4],
-        "half.jpg" => [0xFF, 0xD8, 0xFF, 0xE0, 1, 2, 3],
-        _ => [0xFF, 0xD8, 0xFF, .. new byte[40 * 1024 * 1024]],
-    };
+    static byte[] Content(string name) =>
+        name switch
+        {
+            "notes.jpg" => Encoding.UTF8.GetBytes("roots 8 cm"),
+            "phone.heic" => [0, 0, 0, 24, .. "ftypheic"u8, 0, 0, 0, 0, 1, 2, 3, 4],
+            "half.jpg" => [0xFF, 0xD8, 0xFF, 0xE0, 1, 2, 3],
+            _ => [0xFF, 0xD8, 0xFF, .. new byte[40 * 1024 * 1024]],
+        };
 
     [Theory]
     [InlineData("notes.jpg", "notes.jpg is not a picture that can be read here. JPEG, PNG and WebP can.")]
@@ -74,7 +84,13 @@ public class PicturesTests
     public async Task A_picture_stands_in_the_strip_on_its_day_and_is_undone_like_any_entry()
     {
         await using var site = await Site.DemoAsync();
-        await site.UploadAsync("/plants/CAL-02?handler=Picture", "files", ("a.jpg", Photographs.Jpeg(1, "2031:05:02 09:30:00")), ("b.png", Photographs.Png()), ("c.webp", Photographs.Webp()));
+        await site.UploadAsync(
+            "/plants/CAL-02?handler=Picture",
+            "files",
+            ("a.jpg", Photographs.Jpeg(1, "2031:05:02 09:30:00")),
+            ("b.png", Photographs.Png()),
+            ("c.webp", Photographs.Webp())
+        );
         var strip = (await site.PageAsync("/plants/CAL-02")).QuerySelectorAll(".strip li");
         Assert.Equal(["2 May", "24 May", "24 May"], strip.Select(li => li.QuerySelector(".num").Words()));
         var bytes = await site.Http.GetByteArrayAsync(strip[0].QuerySelector("a")!.GetAttribute("href"), Stop);
@@ -87,12 +103,19 @@ public class PicturesTests
     public async Task A_second_look_and_its_picture_are_one_act()
     {
         await using var site = await Site.DemoAsync();
-        using var form = new MultipartFormDataContent { { new StringContent("better"), "Answer" }, { new ByteArrayContent(Photographs.Jpeg()), "file", "now.jpg" } };
+        using var form = new MultipartFormDataContent
+        {
+            { new StringContent("better"), "Answer" },
+            { new ByteArrayContent(Photographs.Jpeg()), "file", "now.jpg" },
+        };
         await site.SendAsync("/plants/CAL-06/look", false, form);
         var page = await site.PageAsync("/plants/CAL-06");
         Assert.Equal(("Second look better", 1), (page.QuerySelector(".log .words").Words(), page.QuerySelectorAll(".strip li").Length));
         await site.PostAsync("/notes?handler=Undo");
-        Assert.Equal(["Photo second look", "Second look better"], (await site.PageAsync("/plants/CAL-06")).QuerySelectorAll(".log .struck .words").Select(e => e.Words()).Order());
+        Assert.Equal(
+            ["Photo second look", "Second look better"],
+            (await site.PageAsync("/plants/CAL-06")).QuerySelectorAll(".log .struck .words").Select(e => e.Words()).Order()
+        );
     }
 
     [Fact]
@@ -113,9 +136,21 @@ public class PicturesTests
         await using var site = await Site.DemoAsync();
         var zip = await site.Http.GetByteArrayAsync("/api/garden.zip", Stop);
         await using var other = await Site.EmptyAsync(new(2031, 5, 24));
-        await other.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Latitude", "51.5"), ("Form.Longitude", "0.7"), ("Form.TimeZone", "Europe/London"));
-        Assert.Contains("38 new plants", (await other.UploadAsync("/garden?handler=Import", "file", ("garden.zip", zip))).QuerySelector(".done").Words());
-        Assert.Contains("0 new plants, 0 new entries", (await other.UploadAsync("/garden?handler=Import", "file", ("garden.zip", zip))).QuerySelector(".done").Words());
+        await other.PostAsync(
+            "/start?handler=Position",
+            ("Form.Name", "Mine"),
+            ("Form.Latitude", "51.5"),
+            ("Form.Longitude", "0.7"),
+            ("Form.TimeZone", "Europe/London")
+        );
+        Assert.Contains(
+            "38 new plants",
+            (await other.UploadAsync("/garden?handler=Import", "file", ("garden.zip", zip))).QuerySelector(".done").Words()
+        );
+        Assert.Contains(
+            "0 new plants, 0 new entries",
+            (await other.UploadAsync("/garden?handler=Import", "file", ("garden.zip", zip))).QuerySelector(".done").Words()
+        );
         var link = (await other.PageAsync("/plants/ONC-02")).QuerySelector(".strip a")!.GetAttribute("href");
         Assert.NotEmpty(await other.Http.GetByteArrayAsync(link, Stop));
     }
@@ -127,7 +162,20 @@ public class PicturesTests
     public async Task A_zip_with_a_path_that_climbs_out_is_refused_whole(string path, string fault)
     {
         await using var site = await Site.DemoAsync();
-        var page = await site.UploadAsync("/garden?handler=Import", "file", ("garden.zip", Zip(("garden.json", """{ "format": "bud-clock-garden", "version": 1, "plants": [ { "tag": "NEW-01", "taxon": "Lycaste" } ] }"""), (path, "x"))));
+        var page = await site.UploadAsync(
+            "/garden?handler=Import",
+            "file",
+            (
+                "garden.zip",
+                Zip(
+                    (
+                        "garden.json",
+                        """{ "format": "bud-clock-garden", "version": 1, "plants": [ { "tag": "NEW-01", "taxon": "Lycaste" } ] }"""
+                    ),
+                    (path, "x")
+                )
+            )
+        );
         Assert.Contains(fault, page.QuerySelector(".faults").Words());
         Assert.Null((await site.PageAsync("/bench?q=new-01")).QuerySelector(".tile"));
         Assert.False(File.Exists(Path.Combine(site.Folder, "..", "escaped.jpg")));
@@ -137,8 +185,16 @@ public class PicturesTests
     public async Task A_zip_without_a_garden_and_a_broken_one_are_refused()
     {
         await using var site = await Site.DemoAsync();
-        Assert.Contains("there is no garden.json in it", (await site.UploadAsync("/garden?handler=Import", "file", ("x.zip", Zip(("pictures/a.jpg", "x"))))).QuerySelector(".faults").Words());
-        Assert.Contains("cannot be opened", (await site.UploadAsync("/garden?handler=Import", "file", ("x.zip", [.. "PK"u8, 3, 4, 5]))).QuerySelector(".faults").Words());
+        Assert.Contains(
+            "there is no garden.json in it",
+            (await site.UploadAsync("/garden?handler=Import", "file", ("x.zip", Zip(("pictures/a.jpg", "x")))))
+                .QuerySelector(".faults")
+                .Words()
+        );
+        Assert.Contains(
+            "cannot be opened",
+            (await site.UploadAsync("/garden?handler=Import", "file", ("x.zip", [.. "PK"u8, 3, 4, 5]))).QuerySelector(".faults").Words()
+        );
     }
 
     static byte[] Zip(params (string Name, string Text)[] files)

@@ -12,7 +12,11 @@ public class PlantPagesTests
     public async Task Every_page_of_the_demo_is_filled_and_every_habit_is_there()
     {
         await using var site = await Site.DemoAsync();
-        var tags = (await site.PageAsync("/bench?only=gone")).QuerySelectorAll(".tile .num").Concat((await site.PageAsync("/bench")).QuerySelectorAll(".tile .num")).Select(e => e.Words()).ToList();
+        var tags = (await site.PageAsync("/bench?only=gone"))
+            .QuerySelectorAll(".tile .num")
+            .Concat((await site.PageAsync("/bench")).QuerySelectorAll(".tile .num"))
+            .Select(e => e.Words())
+            .ToList();
         Assert.Equal(38, tags.Count);
         foreach (var tag in tags)
         {
@@ -32,8 +36,18 @@ public class PlantPagesTests
     {
         await using var site = await Site.DemoAsync();
         Assert.NotNull((await site.PageAsync($"/plants/ONC-02/log?kind={kind}")).QuerySelector("#entry-fields h2"));
-        var page = await site.PostAsync("/plants/ONC-02/log", ("Form.Kind", kind), ("Form.Amount", amount), ("Form.Words", words), ("Form.Organ", organ), ("Form.On", "2031-05-23"));
-        Assert.Contains(page.QuerySelectorAll(".log li"), li => li.Words().Contains(line) && li.Words().StartsWith("23 May", StringComparison.Ordinal));
+        var page = await site.PostAsync(
+            "/plants/ONC-02/log",
+            ("Form.Kind", kind),
+            ("Form.Amount", amount),
+            ("Form.Words", words),
+            ("Form.Organ", organ),
+            ("Form.On", "2031-05-23")
+        );
+        Assert.Contains(
+            page.QuerySelectorAll(".log li"),
+            li => li.Words().Contains(line) && li.Words().StartsWith("23 May", StringComparison.Ordinal)
+        );
     }
 
     [Theory]
@@ -46,7 +60,8 @@ public class PlantPagesTests
         await using var site = await Site.DemoAsync();
         var page = await site.PostAsync("/plants/ONC-02/log", ("Form.Kind", kind), ("Form.Amount", amount), ("Form.Organ", organ));
         Assert.Contains(sentence, page.QuerySelector("[role=alert]").Words());
-        if (amount.Length > 0) Assert.Equal(amount, page.QuerySelector("#entry-amount")!.GetAttribute("value"));
+        if (amount.Length > 0)
+            Assert.Equal(amount, page.QuerySelector("#entry-amount")!.GetAttribute("value"));
     }
 
     [Fact]
@@ -74,7 +89,10 @@ public class PlantPagesTests
     {
         await using var site = await Site.DemoAsync();
         await site.PostAsync("/notes", ("text", "cat-01 another growth"));
-        Assert.Contains("Growth 2031 b #g31b growth since 24 May · from growth 2030", (await site.PageAsync("/plants/CAT-01")).QuerySelector(".parts").Words());
+        Assert.Contains(
+            "Growth 2031 b #g31b growth since 24 May · from growth 2030",
+            (await site.PageAsync("/plants/CAT-01")).QuerySelector(".parts").Words()
+        );
     }
 
     [Fact]
@@ -82,12 +100,34 @@ public class PlantPagesTests
     {
         await using var site = await Site.DemoAsync();
         var version = await site.VersionAsync("CAL-02");
-        await site.PostAsync("/plants/CAL-02/edit", version, ("Form.Taxon", "Calanthe vestita"), ("Form.Name", "From the first window"), ("Form.Place", "south"));
-        var second = await site.PostAsync("/plants/CAL-02/edit", version, ("Form.Taxon", "Calanthe vestita"), ("Form.Name", "From the second"), ("Form.Place", "south"), ("Form.Medium", "moss"));
+        await site.PostAsync(
+            "/plants/CAL-02/edit",
+            version,
+            ("Form.Taxon", "Calanthe vestita"),
+            ("Form.Name", "From the first window"),
+            ("Form.Place", "south")
+        );
+        var second = await site.PostAsync(
+            "/plants/CAL-02/edit",
+            version,
+            ("Form.Taxon", "Calanthe vestita"),
+            ("Form.Name", "From the second"),
+            ("Form.Place", "south"),
+            ("Form.Medium", "moss")
+        );
         Assert.Contains("There, the name is From the first window; here, From the second.", second.QuerySelector("[role=alert]").Words());
-        Assert.Equal(("From the second", "moss"), (second.QuerySelector("#Form_Name")!.GetAttribute("value"), second.QuerySelector("#Form_Medium")!.GetAttribute("value")));
+        Assert.Equal(
+            ("From the second", "moss"),
+            (second.QuerySelector("#Form_Name")!.GetAttribute("value"), second.QuerySelector("#Form_Medium")!.GetAttribute("value"))
+        );
         Assert.Equal("From the first window", (await site.PageAsync("/plants/CAL-02")).QuerySelector("h1").Words());
-        await site.PostAsync("/plants/CAL-02/edit", ("Form.Version", second.QuerySelector("#Form_Version")!.GetAttribute("value")!), ("Form.Taxon", "Calanthe vestita"), ("Form.Name", "From the second"), ("Form.Place", "south"));
+        await site.PostAsync(
+            "/plants/CAL-02/edit",
+            ("Form.Version", second.QuerySelector("#Form_Version")!.GetAttribute("value")!),
+            ("Form.Taxon", "Calanthe vestita"),
+            ("Form.Name", "From the second"),
+            ("Form.Place", "south")
+        );
         Assert.Equal("From the second", (await site.PageAsync("/plants/CAL-02")).QuerySelector("h1").Words());
     }
 
@@ -95,7 +135,13 @@ public class PlantPagesTests
     public async Task An_older_name_keeps_finding_a_plant_and_the_change_stands_in_the_log()
     {
         await using var site = await Site.DemoAsync();
-        await site.PostAsync("/plants/VAN-01/edit", await site.VersionAsync("VAN-01"), ("Form.Taxon", "Vanda coerulea"), ("Form.Name", "The tall one"), ("Form.Place", "sill"));
+        await site.PostAsync(
+            "/plants/VAN-01/edit",
+            await site.VersionAsync("VAN-01"),
+            ("Form.Taxon", "Vanda coerulea"),
+            ("Form.Name", "The tall one"),
+            ("Form.Place", "sill")
+        );
         Assert.Equal("The tall one", (await site.PageAsync("/bench?q=blue+orchid")).QuerySelector(".tile .choose").Words());
         var log = (await site.PageAsync("/plants/VAN-01")).QuerySelector(".log").Words();
         Assert.Contains("Renamed from Blue orchid to The tall one", log);
@@ -127,7 +173,10 @@ public class PlantPagesTests
         await using var site = await Site.DemoAsync();
         Assert.Contains("Newcomer, day 14 of 28", (await site.PageAsync("/plants/PAP-02")).QuerySelector(".newcomer").Words());
         Assert.Contains("SAI-04 leaf", (await site.PageAsync("/plants/SAI-03")).QuerySelector(".family").Words());
-        Assert.Contains("leaf from African violet, blue SAI-03", (await site.PageAsync("/plants/SAI-04")).QuerySelector(".drawings").Words());
+        Assert.Contains(
+            "leaf from African violet, blue SAI-03",
+            (await site.PageAsync("/plants/SAI-04")).QuerySelector(".drawings").Words()
+        );
     }
 
     [Fact]
@@ -135,8 +184,14 @@ public class PlantPagesTests
     {
         await using var site = await Site.DemoAsync();
         await site.PostAsync("/notes", ("text", "mil-01 buds 5"));
-        var kept = JsonDocument.Parse(await site.Http.GetStringAsync("/api/garden", Stop)).RootElement.GetProperty("plants").EnumerateArray()
-            .Single(plant => plant.GetProperty("tag").GetString() == "MIL-01").GetProperty("forecasts").EnumerateArray().Select(f => f.GetProperty("of").GetString());
+        var kept = JsonDocument
+            .Parse(await site.Http.GetStringAsync("/api/garden", Stop))
+            .RootElement.GetProperty("plants")
+            .EnumerateArray()
+            .Single(plant => plant.GetProperty("tag").GetString() == "MIL-01")
+            .GetProperty("forecasts")
+            .EnumerateArray()
+            .Select(f => f.GetProperty("of").GetString());
         Assert.Contains("first-flower", kept);
         await using var later = await site.AgainAsync(new(2031, 6, 20));
         await later.PostAsync("/notes", ("text", "mil-01 first flower"));
@@ -158,11 +213,22 @@ public class PlantPagesTests
         await using var site = await Site.DemoAsync();
         var lines = string.Join('\n', Enumerable.Range(1, 20).Select(day => $"HOY-02;2031-05-{day:00};watered;250;mL"));
         var before = await site.Http.GetStringAsync("/api/garden", Stop);
-        var broken = await site.PostAsync("/garden/csv?handler=Write", ("Text", $"tag;on;kind;value;unit\n{lines}\nHOY-02;someday;watered;;"));
+        var broken = await site.PostAsync(
+            "/garden/csv?handler=Write",
+            ("Text", $"tag;on;kind;value;unit\n{lines}\nHOY-02;someday;watered;;")
+        );
         Assert.Contains("line 22: \"someday\" is no date", broken.QuerySelector(".faults").Words());
         Assert.Equal(before, await site.Http.GetStringAsync("/api/garden", Stop));
 
-        var read = await site.PostAsync("/garden/csv?handler=Read", ("Text", $"plant;on;kind;value;unit\n{lines}"), ("Columns[tag]", "plant"), ("Columns[on]", "on"), ("Columns[kind]", "kind"), ("Columns[value]", "value"), ("Columns[unit]", "unit"));
+        var read = await site.PostAsync(
+            "/garden/csv?handler=Read",
+            ("Text", $"plant;on;kind;value;unit\n{lines}"),
+            ("Columns[tag]", "plant"),
+            ("Columns[on]", "on"),
+            ("Columns[kind]", "kind"),
+            ("Columns[value]", "value"),
+            ("Columns[unit]", "unit")
+        );
         Assert.Contains("20 entries understood", read.QuerySelector("main").Words());
         Assert.Equal(before, await site.Http.GetStringAsync("/api/garden", Stop));
         await site.PostAsync("/garden/csv?handler=Write", ("Text", $"tag;on;kind;value;unit\n{lines}"));
@@ -175,7 +241,16 @@ public class PlantPagesTests
         // The schema as it was before plants had older names: the first migration alone, with one plant in it.
         var folder = Directory.CreateTempSubdirectory("bud-clock-");
         await OldGarden.WriteAsync(folder.FullName, "LYC-01");
-        await using (var app = await Server.BuildAsync(new() { Port = 0, DataFolder = folder.FullName, Day = new(2031, 5, 24) }))
+        await using (
+            var app = await Server.BuildAsync(
+                new()
+                {
+                    Port = 0,
+                    DataFolder = folder.FullName,
+                    Day = new(2031, 5, 24),
+                }
+            )
+        )
         {
             await app.StartAsync(Stop);
             using var http = new HttpClient { BaseAddress = new(app.Urls.Single()) };

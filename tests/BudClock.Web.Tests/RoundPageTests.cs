@@ -12,12 +12,18 @@ public class RoundPageTests
         Assert.Equal("Saturday round", page.QuerySelector("h1").Words());
         Assert.Contains("Pretend day: Saturday 24 May 2031", page.QuerySelector(".pretend").Words());
         Assert.Equal("Hold Calanthe, winter-deciduous CAL-02 Roots 8.5 of 10 cm; on the trend about 27 May (26–28 May).", Row("CAL-02"));
-        Assert.StartsWith("Do Lycaste, yellow LYC-01 Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light feed in it.", Row("LYC-01"));
+        Assert.StartsWith(
+            "Do Lycaste, yellow LYC-01 Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light feed in it.",
+            Row("LYC-01")
+        );
         Assert.StartsWith("Do Goblin orchid MOR-01 Bulbs are shrivelled", Row("MOR-01"));
         Assert.StartsWith("Look Calanthe, white CAL-06 Soaked 4 days ago: have the bulbs filled?", Row("CAL-06"));
         Assert.StartsWith("Do Slipper orchid, spotted PAP-04 Rot (newest fan brown at the base) yesterday: act today.", Row("PAP-04"));
         Assert.Contains("PAP-04", page.QuerySelector(".place-head.first + ul").Words());
-        Assert.StartsWith("Look Wax vine, thin HOY-03 Leaves limp today although the medium was wet today: tip it out and look at the roots.", Row("HOY-03"));
+        Assert.StartsWith(
+            "Look Wax vine, thin HOY-03 Leaves limp today although the medium was wet today: tip it out and look at the roots.",
+            Row("HOY-03")
+        );
         Assert.StartsWith("Look Lycaste, rose LYC-04 Nights are down to", Row("LYC-04"));
         Assert.True(page.QuerySelectorAll(".row-plant").Length >= 14);
 
@@ -48,8 +54,14 @@ public class RoundPageTests
     {
         await using var site = await Site.DemoAsync();
         var feed = (await site.PageAsync("/?selected=hoy-02")).QuerySelector(".why [aria-label=Feed]");
-        Assert.Contains("It grows, and no feed is on record: bloom bottle, 50 % of the label; Bloom mix has 25 %, 58 ppm N (in spike with a growth moving too).", feed.Words());
-        Assert.Contains("The other school, growth: It stays on the growth bottle until the growth is done. It risks: the spike gets no extra phosphorus", feed.Words());
+        Assert.Contains(
+            "It grows, and no feed is on record: bloom bottle, 50 % of the label; Bloom mix has 25 %, 58 ppm N (in spike with a growth moving too).",
+            feed.Words()
+        );
+        Assert.Contains(
+            "The other school, growth: It stays on the growth bottle until the growth is done. It risks: the spike gets no extra phosphorus",
+            feed.Words()
+        );
         Assert.Equal("/plants/HOY-02/recipe", feed!.QuerySelector("p a")!.GetAttribute("href"));
     }
 
@@ -58,7 +70,10 @@ public class RoundPageTests
     {
         await using var site = await Site.DemoAsync();
         var page = await site.PageAsync("/?place=frame");
-        Assert.Equal(["LYC-04", "MIL-01", "NER-03", "ZAN-01"], page.QuerySelectorAll(".row-plant").Select(row => row.GetAttribute("data-tag")!).Order());
+        Assert.Equal(
+            ["LYC-04", "MIL-01", "NER-03", "ZAN-01"],
+            page.QuerySelectorAll(".row-plant").Select(row => row.GetAttribute("data-tag")!).Order()
+        );
     }
 
     [Fact]
@@ -88,9 +103,17 @@ public class RoundPageTests
             Assert.Contains("default-src 'self'", string.Join(' ', response.Headers.GetValues("Content-Security-Policy")));
             var page = await site.PageAsync(path);
             Assert.Empty(page.QuerySelectorAll("script:not([src]), style, [style], [onclick]"));
-            Assert.All(page.QuerySelectorAll("script, link[rel=stylesheet]"), e => Assert.StartsWith("/", e.GetAttribute("src") ?? e.GetAttribute("href")));
-            Assert.All(page.QuerySelectorAll("script, link[rel=stylesheet]"), e =>
-                Assert.True(File.Exists(Path.Combine(AppContext.BaseDirectory, "wwwroot" + (e.GetAttribute("src") ?? e.GetAttribute("href"))))));
+            Assert.All(
+                page.QuerySelectorAll("script, link[rel=stylesheet]"),
+                e => Assert.StartsWith("/", e.GetAttribute("src") ?? e.GetAttribute("href"))
+            );
+            Assert.All(
+                page.QuerySelectorAll("script, link[rel=stylesheet]"),
+                e =>
+                    Assert.True(
+                        File.Exists(Path.Combine(AppContext.BaseDirectory, "wwwroot" + (e.GetAttribute("src") ?? e.GetAttribute("href"))))
+                    )
+            );
         }
     }
 }

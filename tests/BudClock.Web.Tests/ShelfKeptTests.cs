@@ -39,17 +39,27 @@ public sealed class ShelfKeptTests : IAsyncLifetime
         await ImportAsync(demo);
         await ImportAsync(demo);
         var shelf = await ReadAsync();
-        Assert.Equal((demo.Shelf.Waters.Count, demo.Shelf.Feeds.Count, demo.Shelf.Recipes.Count, demo.Shelf.Batches.Count, demo.Shelf.Trials.Count), (shelf.Waters.Count, shelf.Feeds.Count, shelf.Recipes.Count, shelf.Batches.Count, shelf.Trials.Count));
+        Assert.Equal(
+            (demo.Shelf.Waters.Count, demo.Shelf.Feeds.Count, demo.Shelf.Recipes.Count, demo.Shelf.Batches.Count, demo.Shelf.Trials.Count),
+            (shelf.Waters.Count, shelf.Feeds.Count, shelf.Recipes.Count, shelf.Batches.Count, shelf.Trials.Count)
+        );
         Assert.Equal(demo.Shelf.Waters.OrderBy(w => w.Name), shelf.Waters);
         Assert.Equal(demo.Shelf.Feeds.OrderBy(f => f.Name), shelf.Feeds);
         Assert.Equal(demo.Shelf.Batches, shelf.Batches);
         Assert.Equal(demo.Shelf.Tools, shelf.Tools);
         foreach (var recipe in demo.Shelf.Recipes)
-            Assert.Equal((recipe.Name, recipe.Bottle, string.Join(" ", recipe.Waters), string.Join(" ", recipe.Feeds)), Words(shelf.Recipe(recipe.Code)!));
+            Assert.Equal(
+                (recipe.Name, recipe.Bottle, string.Join(" ", recipe.Waters), string.Join(" ", recipe.Feeds)),
+                Words(shelf.Recipe(recipe.Code)!)
+            );
         Assert.Equal(["ALO-05"], shelf.Trials.Single().Plants);
-        Assert.Contains((await services.GetRequiredService<GardenStore>().ReadPlantAsync("CAT-01"))!.Entries, entry => entry.Mix == "G310520");
+        Assert.Contains(
+            (await services.GetRequiredService<GardenStore>().ReadPlantAsync("CAT-01"))!.Entries,
+            entry => entry.Mix == "G310520"
+        );
 
-        static (string, string, string, string) Words(Recipe recipe) => (recipe.Name, recipe.Bottle, string.Join(" ", recipe.Waters), string.Join(" ", recipe.Feeds));
+        static (string, string, string, string) Words(Recipe recipe) =>
+            (recipe.Name, recipe.Bottle, string.Join(" ", recipe.Waters), string.Join(" ", recipe.Feeds));
     }
 
     [Fact]
@@ -74,26 +84,60 @@ public sealed class ShelfKeptTests : IAsyncLifetime
         await store.SaveToolsAsync(shelf.Tools with { MeterScale = 700, ReservePercent = 20 });
         await store.RemoveAsync<Feed>(feed => feed.Code == "pellets");
         var after = await ReadAsync();
-        Assert.Equal((280, new DateOnly(2031, 5, 24), 700, 20, shelf.Waters.Count, shelf.Feeds.Count - 1), (after.Water("tap")!.TdsPpm, after.Batch("G310520")!.ThrownAway, after.Tools.MeterScale, after.Tools.ReservePercent, after.Waters.Count, after.Feeds.Count));
+        Assert.Equal(
+            (280, new DateOnly(2031, 5, 24), 700, 20, shelf.Waters.Count, shelf.Feeds.Count - 1),
+            (
+                after.Water("tap")!.TdsPpm,
+                after.Batch("G310520")!.ThrownAway,
+                after.Tools.MeterScale,
+                after.Tools.ReservePercent,
+                after.Waters.Count,
+                after.Feeds.Count
+            )
+        );
     }
 
     [Fact]
     public async Task A_batch_that_was_acknowledged_is_there_after_a_restart()
     {
         await using var site = await Site.DemoAsync();
-        var page = await site.PostAsync("/mixing/today", ("Form.Bottle", "growth"), ("Form.Recipe", "growth"), ("Form.Litres", "2 L"), ("Form.Measured", "250"), ("Form.Ph", "6"), ("Form.Tags", "SAI-04"));
+        var page = await site.PostAsync(
+            "/mixing/today",
+            ("Form.Bottle", "growth"),
+            ("Form.Recipe", "growth"),
+            ("Form.Litres", "2 L"),
+            ("Form.Measured", "250"),
+            ("Form.Ph", "6"),
+            ("Form.Tags", "SAI-04")
+        );
         Assert.Contains("G310524", page.QuerySelector("h1").Words());
         await using var again = await site.AgainAsync(new(2031, 5, 25));
-        Assert.Contains("Mixed 24 May, 2 L: 1.76 L Rain from the butt, 240 mL Tap in the potting room; 0.5 g Balanced powder.", (await again.PageAsync("/mixing/batches/G310524")).QuerySelector("main").Words());
+        Assert.Contains(
+            "Mixed 24 May, 2 L: 1.76 L Rain from the butt, 240 mL Tap in the potting room; 0.5 g Balanced powder.",
+            (await again.PageAsync("/mixing/batches/G310524")).QuerySelector("main").Words()
+        );
     }
 
     [Fact]
     public async Task The_machine_s_view_names_the_bottle_and_the_strength()
     {
         await using var site = await Site.DemoAsync();
-        using var json = System.Text.Json.JsonDocument.Parse(await site.Http.GetStringAsync("/api/plants/STR-07/advice", TestContext.Current.CancellationToken));
-        var feed = json.RootElement.GetProperty("advice").EnumerateArray().Single(advice => advice.GetProperty("topic").GetString() == "feed");
-        Assert.Equal(("do", "F4", "bloom", "25 % of the label"), (feed.GetProperty("verdict").GetString(), feed.GetProperty("rule").GetString(), feed.GetProperty("bottle").GetString(), feed.GetProperty("amount").GetString()));
+        using var json = System.Text.Json.JsonDocument.Parse(
+            await site.Http.GetStringAsync("/api/plants/STR-07/advice", TestContext.Current.CancellationToken)
+        );
+        var feed = json
+            .RootElement.GetProperty("advice")
+            .EnumerateArray()
+            .Single(advice => advice.GetProperty("topic").GetString() == "feed");
+        Assert.Equal(
+            ("do", "F4", "bloom", "25 % of the label"),
+            (
+                feed.GetProperty("verdict").GetString(),
+                feed.GetProperty("rule").GetString(),
+                feed.GetProperty("bottle").GetString(),
+                feed.GetProperty("amount").GetString()
+            )
+        );
     }
 
     [Fact]

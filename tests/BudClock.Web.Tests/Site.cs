@@ -26,7 +26,15 @@ public sealed class Site : IAsyncDisposable
     public string Folder => folder.FullName;
 
     /// <summary>The lighthouse garden on its pretend day.</summary>
-    public static Task<Site> DemoAsync(DateOnly? day = null) => StartAsync(new() { DataFolder = "", Demo = true, Day = day });
+    public static Task<Site> DemoAsync(DateOnly? day = null) =>
+        StartAsync(
+            new()
+            {
+                DataFolder = "",
+                Demo = true,
+                Day = day,
+            }
+        );
 
     /// <summary>A garden that has not been set up.</summary>
     public static Task<Site> EmptyAsync(DateOnly? day = null) => StartAsync(new() { DataFolder = "", Day = day });
@@ -38,13 +46,22 @@ public sealed class Site : IAsyncDisposable
     public async Task<Site> AgainAsync(DateOnly day)
     {
         await StopAsync();
-        return await StartAsync(new() { DataFolder = "", Demo = true, Day = day }, folder);
+        return await StartAsync(
+            new()
+            {
+                DataFolder = "",
+                Demo = true,
+                Day = day,
+            },
+            folder
+        );
     }
 
     static async Task<Site> StartAsync(ServerOptions options, DirectoryInfo? again = null)
     {
         var folder = again ?? Directory.CreateTempSubdirectory("bud-clock-");
-        if (options.Demo && again is null) Copy(await Demo.Value, folder.FullName);
+        if (options.Demo && again is null)
+            Copy(await Demo.Value, folder.FullName);
         var app = await Server.BuildAsync(options with { Port = 0, DataFolder = folder.FullName });
         await app.StartAsync();
         return new(app, folder);
@@ -54,7 +71,16 @@ public sealed class Site : IAsyncDisposable
     static readonly Lazy<Task<string>> Demo = new(async () =>
     {
         var folder = Directory.CreateTempSubdirectory("bud-clock-demo-").FullName;
-        await using (var app = await Server.BuildAsync(new() { DataFolder = folder, Demo = true, Port = 0 }))
+        await using (
+            var app = await Server.BuildAsync(
+                new()
+                {
+                    DataFolder = folder,
+                    Demo = true,
+                    Port = 0,
+                }
+            )
+        )
         {
             await app.StartAsync();
             await app.StopAsync();
@@ -76,7 +102,8 @@ public sealed class Site : IAsyncDisposable
     public async Task<IDocument> PageAsync(string path) => await ParseAsync(await Http.GetAsync(path));
 
     /// <summary>Sends a form as a browser without script would, with the page's own anti-forgery token.</summary>
-    public async Task<IDocument> PostAsync(string path, params (string Name, string Value)[] fields) => await ParseAsync(await SendAsync(path, false, fields));
+    public async Task<IDocument> PostAsync(string path, params (string Name, string Value)[] fields) =>
+        await ParseAsync(await SendAsync(path, false, fields));
 
     /// <summary>Sends a form as htmx would.</summary>
     public Task<HttpResponseMessage> SendAsync(string path, bool htmx, params (string Name, string Value)[] fields) =>
@@ -86,8 +113,12 @@ public sealed class Site : IAsyncDisposable
     {
         var form = await PageAsync(path.StartsWith("/start", StringComparison.Ordinal) ? "/start" : "/garden");
         using var request = new HttpRequestMessage(HttpMethod.Post, path) { Content = content };
-        request.Headers.Add("RequestVerificationToken", form.QuerySelector("input[name=__RequestVerificationToken]")!.GetAttribute("value"));
-        if (htmx) request.Headers.Add("HX-Request", "true");
+        request.Headers.Add(
+            "RequestVerificationToken",
+            form.QuerySelector("input[name=__RequestVerificationToken]")!.GetAttribute("value")
+        );
+        if (htmx)
+            request.Headers.Add("HX-Request", "true");
         return await Http.SendAsync(request);
     }
 
@@ -99,26 +130,32 @@ public sealed class Site : IAsyncDisposable
     public async Task<IDocument> UploadAsync(string path, string field, params (string Name, byte[] Content)[] files)
     {
         using var form = new MultipartFormDataContent();
-        foreach (var (name, content) in files) form.Add(new ByteArrayContent(content), field, name);
+        foreach (var (name, content) in files)
+            form.Add(new ByteArrayContent(content), field, name);
         return await ParseAsync(await SendAsync(path, false, form));
     }
 
     public static async Task<IDocument> ParseAsync(HttpResponseMessage response)
     {
         var html = await response.Content.ReadAsStringAsync();
-        Assert.True(response.StatusCode is HttpStatusCode.OK or HttpStatusCode.NotFound or HttpStatusCode.BadRequest, $"{response.StatusCode}: {html[..Math.Min(400, html.Length)]}");
+        Assert.True(
+            response.StatusCode is HttpStatusCode.OK or HttpStatusCode.NotFound or HttpStatusCode.BadRequest,
+            $"{response.StatusCode}: {html[..Math.Min(400, html.Length)]}"
+        );
         return await BrowsingContext.New(Configuration.Default).OpenAsync(request => request.Content(html));
     }
 
     public async ValueTask DisposeAsync()
     {
         await StopAsync();
-        if (folder.Exists) folder.Delete(recursive: true);
+        if (folder.Exists)
+            folder.Delete(recursive: true);
     }
 
     async Task StopAsync()
     {
-        if (stopped) return;
+        if (stopped)
+            return;
         stopped = true;
         Http.Dispose();
         await app.StopAsync();
@@ -130,5 +167,6 @@ public sealed class Site : IAsyncDisposable
 static class Texts
 {
     /// <summary>The words of an element with white space folded.</summary>
-    public static string Words(this IElement? element) => string.Join(' ', (element?.TextContent ?? "").Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
+    public static string Words(this IElement? element) =>
+        string.Join(' ', (element?.TextContent ?? "").Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
 }

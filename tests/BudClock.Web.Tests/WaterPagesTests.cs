@@ -22,7 +22,10 @@ public class WaterPagesTests
         await using var site = await Site.DemoAsync(new(2031, 6, 10));
         var row = (await site.PageAsync("/store")).QuerySelectorAll(".store-row").Single(r => r.Words().Contains("CLD-01"));
         Assert.Contains("Look", row.QuerySelector(".verdict").Words());
-        Assert.Contains("Its time to wake and warm enough: feel it", (await site.PageAsync("/plants/CLD-01")).QuerySelector(".advice").Words());
+        Assert.Contains(
+            "Its time to wake and warm enough: feel it",
+            (await site.PageAsync("/plants/CLD-01")).QuerySelector(".advice").Words()
+        );
     }
 
     [Fact]
@@ -33,22 +36,34 @@ public class WaterPagesTests
         Assert.Equal("HOY-02, STR-07: watered", text);
         await site.PostAsync("/notes", ("text", text));
         foreach (var tag in (string[])["HOY-02", "STR-07"])
-            Assert.Contains("Watered today; it is likely to ask again about", (await site.PageAsync($"/plants/{tag}")).QuerySelector(".advice").Words());
+            Assert.Contains(
+                "Watered today; it is likely to ask again about",
+                (await site.PageAsync($"/plants/{tag}")).QuerySelector(".advice").Words()
+            );
     }
 
     [Fact]
     public async Task A_tray_is_made_filled_and_says_what_to_take_out()
     {
         await using var site = await Site.DemoAsync();
-        Assert.Contains("3 plants in Sill tray: the tray was down to 0.4 cm yesterday: refill to 2.5 cm", (await site.PageAsync("/")).QuerySelector(".row-tray").Words());
+        Assert.Contains(
+            "3 plants in Sill tray: the tray was down to 0.4 cm yesterday: refill to 2.5 cm",
+            (await site.PageAsync("/")).QuerySelector(".row-tray").Words()
+        );
         await site.PostAsync("/notes", ("text", "dro-01 tray 2.5cm"));
         Assert.Null((await site.PageAsync("/")).QuerySelector(".row-tray"));
         await site.PostAsync("/notes", ("text", "pin-02 winter rosette"));
-        Assert.Contains("Take out PIN-02 (Butterwort, violet): its winter rosette since 24 May", (await site.PageAsync("/")).QuerySelector(".row-tray").Words());
+        Assert.Contains(
+            "Take out PIN-02 (Butterwort, violet): its winter rosette since 24 May",
+            (await site.PageAsync("/")).QuerySelector(".row-tray").Words()
+        );
 
         var page = await site.PostAsync("/trays", ("Name", "Bench tray"), ("Kind", "tray"), ("Place", "south"), ("Tags", "VAN-01"));
         Assert.Contains("take it out: its roots are not made to stand in water", page.QuerySelector("main").Words());
-        Assert.Contains("It needs a name", (await site.PostAsync("/trays", ("Name", ""), ("Kind", "tray"))).QuerySelector("[role=alert]").Words());
+        Assert.Contains(
+            "It needs a name",
+            (await site.PostAsync("/trays", ("Name", ""), ("Kind", "tray"))).QuerySelector("[role=alert]").Words()
+        );
     }
 
     [Fact]
@@ -69,8 +84,16 @@ public class WaterPagesTests
     public async Task What_a_change_makes_of_today_is_shown_plant_by_plant()
     {
         await using var site = await Site.DemoAsync();
-        var tried = await site.PostAsync("/sheets/leafless-pseudobulb?handler=Try", ("Name", "W1.root-length-small"), ("Value", "8"), ("Plant", ""));
-        Assert.Contains("Calanthe, winter-deciduous CAL-02: Hold → Do.", tried.QuerySelector("[aria-label='What it changes today']").Words());
+        var tried = await site.PostAsync(
+            "/sheets/leafless-pseudobulb?handler=Try",
+            ("Name", "W1.root-length-small"),
+            ("Value", "8"),
+            ("Plant", "")
+        );
+        Assert.Contains(
+            "Calanthe, winter-deciduous CAL-02: Hold → Do.",
+            tried.QuerySelector("[aria-label='What it changes today']").Words()
+        );
     }
 
     [Theory]
@@ -80,7 +103,12 @@ public class WaterPagesTests
     public async Task A_change_that_cannot_be_is_refused(string name, string value, string plant, string sentence)
     {
         await using var site = await Site.DemoAsync();
-        Assert.Contains(sentence, (await site.PostAsync("/sheets/clivia?handler=Try", ("Name", name), ("Value", value), ("Plant", plant))).QuerySelector("[role=alert]").Words());
+        Assert.Contains(
+            sentence,
+            (await site.PostAsync("/sheets/clivia?handler=Try", ("Name", name), ("Value", value), ("Plant", plant)))
+                .QuerySelector("[role=alert]")
+                .Words()
+        );
     }
 
     [Fact]
@@ -88,7 +116,8 @@ public class WaterPagesTests
     {
         await using var site = await Site.DemoAsync();
         var rules = await site.PageAsync("/rules");
-        foreach (var adviser in Advisers.All) Assert.True(rules.GetElementById(adviser.Rule) is not null, $"{adviser.Rule} is not in docs/rules.md");
+        foreach (var adviser in Advisers.All)
+            Assert.True(rules.GetElementById(adviser.Rule) is not null, $"{adviser.Rule} is not in docs/rules.md");
         Assert.Equal("/rules#W3", (await site.PageAsync("/plants/HOY-02")).QuerySelector(".advice a.rule")!.GetAttribute("href"));
     }
 

@@ -9,7 +9,15 @@ namespace BudClock.Core.Advising;
 /// <param name="Care">The act that is ordered, held back, or looked at first.</param>
 /// <param name="Due">The day to act or look next; null when the plant has to show something first.</param>
 /// <param name="Reason">One sentence for the grower.</param>
-public sealed record Advice(string Topic, string Rule, Care Care, Verdict Verdict, DateOnly? Due, string Reason, IReadOnlyList<Condition> Conditions)
+public sealed record Advice(
+    string Topic,
+    string Rule,
+    Care Care,
+    Verdict Verdict,
+    DateOnly? Due,
+    string Reason,
+    IReadOnlyList<Condition> Conditions
+)
 {
     /// <summary>What the verdict rests on; where rules differ on one question, the stronger ground stands.</summary>
     public Ground Ground { get; init; } = Ground.Sign;

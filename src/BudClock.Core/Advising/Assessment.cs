@@ -13,7 +13,8 @@ public sealed record Assessment(
     PhaseRead Phase,
     IReadOnlyList<Lane> Recorded,
     IReadOnlyList<Advice> Advice,
-    Situation Situation)
+    Situation Situation
+)
 {
     IReadOnlyList<Forecast>? forecasts;
     IReadOnlyList<Lane>? lanes;
@@ -22,13 +23,21 @@ public sealed record Assessment(
     public Advice? Main => Advice.MinBy(advice => advice.Verdict);
 
     /// <summary>When its open organs are likely to reach their next turn; read when first asked for.</summary>
-    public IReadOnlyList<Forecast> Forecasts => forecasts ??= Measuring.Forecasts.Read(
-        Recorded, Plant.Acquired, turn => Situation.Around.Kin(Plant, turn), Plant.Genus, Situation.Sheet, On);
+    public IReadOnlyList<Forecast> Forecasts =>
+        forecasts ??= Measuring.Forecasts.Read(
+            Recorded,
+            Plant.Acquired,
+            turn => Situation.Around.Kin(Plant, turn),
+            Plant.Genus,
+            Situation.Sheet,
+            On
+        );
 
     /// <summary>Recorded lanes, and those expected in the next three months; read when first asked for.</summary>
-    public IReadOnlyList<Lane> Lanes => lanes ??= !Gone
-        ? [.. Recorded, .. ExpectedLanes.Ahead(Situation.Sheet, Recorded, Forecasts, On, Situation.Around.Garden.Southern)]
-        : Recorded;
+    public IReadOnlyList<Lane> Lanes =>
+        lanes ??= !Gone
+            ? [.. Recorded, .. ExpectedLanes.Ahead(Situation.Sheet, Recorded, Forecasts, On, Situation.Around.Garden.Southern)]
+            : Recorded;
 
     /// <summary>Where new entries belong among its organs.</summary>
     public OrganBook Book => new(Plant, Recorded, Situation.Journal, Situation.Sheet.Organs);
@@ -46,7 +55,8 @@ public sealed record Assessment(
     public IReadOnlyList<Advice> All => Shared.Count == 0 ? Advice : [.. Advice, .. Shared];
 
     /// <summary>What is open of the question that a kind of care answers, such as whether it wants water; null where nothing is said.</summary>
-    public Advice? Of(Care care) => Advice.Where(advice => advice.Care.Facts().Question == care.Facts().Question).MinBy(advice => advice.Verdict);
+    public Advice? Of(Care care) =>
+        Advice.Where(advice => advice.Care.Facts().Question == care.Facts().Question).MinBy(advice => advice.Verdict);
 
     /// <summary>Given away or dead: on record, and off the Round.</summary>
     public bool Gone => Ended is not null;

@@ -14,14 +14,16 @@ public sealed class Assessor
     {
         this.sheets = sheets;
         var missing = Advisers.MissingOn(sheets.All);
-        if (missing.Count > 0) throw new InvalidDataException(string.Join(Environment.NewLine, missing));
+        if (missing.Count > 0)
+            throw new InvalidDataException(string.Join(Environment.NewLine, missing));
     }
 
     /// <summary>Assesses by the shipped sheets.</summary>
     public static Assessor Shipped { get; } = new(CultureSheets.Shipped);
 
     /// <summary>Assesses by the shipped sheets with a grower's changes in them.</summary>
-    public static Assessor With(IReadOnlyList<SheetChange> changes) => changes.Count == 0 ? Shipped : new(CultureSheets.Shipped.With(changes));
+    public static Assessor With(IReadOnlyList<SheetChange> changes) =>
+        changes.Count == 0 ? Shipped : new(CultureSheets.Shipped.With(changes));
 
     /// <summary>Assesses one plant of a garden on a day, past, present or to come.</summary>
     public Assessment Assess(Plant plant, GardenRecord garden, DateOnly today) =>
@@ -40,13 +42,31 @@ public sealed class Assessor
         {
             return new(plant, today, now.Phase, lanes, ended is null ? Ask(now) : [], now) { Ended = ended };
         }
-        catch (Exception fault) when (fault is ArithmeticException or InvalidOperationException or ArgumentException or KeyNotFoundException or NullReferenceException)
+        catch (Exception fault)
+            when (fault
+                    is ArithmeticException
+                        or InvalidOperationException
+                        or ArgumentException
+                        or KeyNotFoundException
+                        or NullReferenceException
+            )
         {
-            return new(plant, today, new(Phase.Growing, null), lanes, ended is null ? [CannotSay(fault, today)] : [], now) { Ended = ended, Fault = fault };
+            return new(plant, today, new(Phase.Growing, null), lanes, ended is null ? [CannotSay(fault, today)] : [], now)
+            {
+                Ended = ended,
+                Fault = fault,
+            };
         }
     }
 
-    static Situation Weigh(Plant plant, CultureSheet sheet, PlantJournal journal, IReadOnlyList<Lane> lanes, Surroundings around, DateOnly today)
+    static Situation Weigh(
+        Plant plant,
+        CultureSheet sheet,
+        PlantJournal journal,
+        IReadOnlyList<Lane> lanes,
+        Surroundings around,
+        DateOnly today
+    )
     {
         var dryRest = sheet.Is(Traits.DryRest) ? DryRest.Read(journal) : DryRest.None;
         return new()
@@ -68,10 +88,19 @@ public sealed class Assessor
     {
         var proposals = new List<Advice>();
         foreach (var adviser in Advisers.All)
-            if (now.Sheet.Rule(adviser.Rule) is not null) proposals.AddRange(adviser.Advise(now));
+            if (now.Sheet.Rule(adviser.Rule) is not null)
+                proposals.AddRange(adviser.Advise(now));
         return Judgement.InOrder(FeedGoesWithWater.In(Judgement.Settle(Guards.Over(now, proposals)), now.Today));
     }
 
-    static Advice CannotSay(Exception fault, DateOnly today) => new(Topics.Health, "V9", Care.Look, Verdict.Look, today,
-        $"Bud Clock cannot judge this plant just now ({fault.Message.TrimEnd('.')}): look at it as you would without. Numbers of your own on its sheet are the likeliest cause.", []);
+    static Advice CannotSay(Exception fault, DateOnly today) =>
+        new(
+            Topics.Health,
+            "V9",
+            Care.Look,
+            Verdict.Look,
+            today,
+            $"Bud Clock cannot judge this plant just now ({fault.Message.TrimEnd('.')}): look at it as you would without. Numbers of your own on its sheet are the likeliest cause.",
+            []
+        );
 }

@@ -111,7 +111,14 @@ public enum Care
 /// <param name="WetsPot">It puts water into the pot.</param>
 /// <param name="FromBottle">It is given from a bottle of the mixing shelf.</param>
 /// <param name="ForSitter">It can be left to somebody who does not know the plants.</param>
-public sealed record CareFacts(string Name, string Question, EntryKind? LoggedAs = null, bool WetsPot = false, bool FromBottle = false, bool ForSitter = false);
+public sealed record CareFacts(
+    string Name,
+    string Question,
+    EntryKind? LoggedAs = null,
+    bool WetsPot = false,
+    bool FromBottle = false,
+    bool ForSitter = false
+);
 
 /// <summary>The one table of what follows from each act of care.</summary>
 public static class Cares

@@ -7,7 +7,13 @@ public static class Guards
 {
     /// <summary>Every guard, by rule and name.</summary>
     public static readonly IReadOnlyList<IGuard> All =
-        [.. Parts.Of<IGuard>().OrderBy(guard => guard.Order).ThenBy(guard => guard.Rule, StringComparer.Ordinal).ThenBy(guard => guard.Name, StringComparer.Ordinal)];
+    [
+        .. Parts
+            .Of<IGuard>()
+            .OrderBy(guard => guard.Order)
+            .ThenBy(guard => guard.Rule, StringComparer.Ordinal)
+            .ThenBy(guard => guard.Name, StringComparer.Ordinal),
+    ];
 
     /// <summary>Acts of which a guard speaks even where no rule proposed them: silence about a danger is a fault.</summary>
     static readonly (string Topic, Care Care)[] Always = [(Topics.Water, Care.GiveWater), (Topics.Feed, Care.Feed)];
@@ -15,7 +21,8 @@ public static class Guards
     /// <summary>The proposals as the guards leave them, and what guards say of water and feed where no rule did.</summary>
     public static IEnumerable<Advice> Over(Situation now, IReadOnlyList<Advice> proposals)
     {
-        foreach (var proposal in proposals) yield return Over(now, proposal);
+        foreach (var proposal in proposals)
+            yield return Over(now, proposal);
         foreach (var (topic, care) in Always)
             if (proposals.All(p => p.Care.Facts().Question != care.Facts().Question) && Stopped(now, care, []) is { Count: > 0 } stops)
                 yield return Stop(new(topic, "", care, Verdict.Do, null, "", []), stops);
@@ -23,22 +30,24 @@ public static class Guards
 
     static Advice Over(Situation now, Advice proposal)
     {
-        if (proposal.Verdict is Verdict.Hold) return proposal;
+        if (proposal.Verdict is Verdict.Hold)
+            return proposal;
         var stops = Stopped(now, proposal.Care, proposal.Overrides);
-        if (stops.Count == 0) return proposal;
+        if (stops.Count == 0)
+            return proposal;
         // Who looks is not stopped from looking, only told what else to look at.
         return proposal.Verdict is Verdict.Look && stops[0].Stop.Verdict is Verdict.Look ? Beside(proposal, stops) : Stop(proposal, stops);
     }
 
     static List<(IGuard Guard, Stop Stop)> Stopped(Situation now, Care care, IReadOnlyList<string> overrides) =>
-    [
-        .. from guard in All
-           where guard.StandsBefore(care) && now.Sheet.Rule(guard.Rule) is not null && !overrides.Contains(guard.Name)
-           let stop = guard.Stop(now, care)
-           where stop is not null
-           orderby stop.Verdict is Verdict.Hold ? 0 : 1
-           select (guard, stop),
-    ];
+        [
+            .. from guard in All
+            where guard.StandsBefore(care) && now.Sheet.Rule(guard.Rule) is not null && !overrides.Contains(guard.Name)
+            let stop = guard.Stop(now, care)
+            where stop is not null
+            orderby stop.Verdict is Verdict.Hold ? 0 : 1
+            select (guard, stop),
+        ];
 
     /// <summary>The words say both: what was proposed, and what speaks against it.</summary>
     static Advice Stop(Advice proposal, List<(IGuard Guard, Stop Stop)> stops)
@@ -60,11 +69,12 @@ public static class Guards
         };
     }
 
-    static Advice Beside(Advice proposal, List<(IGuard Guard, Stop Stop)> stops) => proposal with
-    {
-        Reason = $"{proposal.Reason} {Capital(stops[0].Stop.Words)}: {stops[0].Stop.Then}",
-        Conditions = [.. proposal.Conditions, .. stops.SelectMany(stop => stop.Stop.Evidence)],
-    };
+    static Advice Beside(Advice proposal, List<(IGuard Guard, Stop Stop)> stops) =>
+        proposal with
+        {
+            Reason = $"{proposal.Reason} {Capital(stops[0].Stop.Words)}: {stops[0].Stop.Then}",
+            Conditions = [.. proposal.Conditions, .. stops.SelectMany(stop => stop.Stop.Evidence)],
+        };
 
     static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 }

@@ -5,7 +5,14 @@ namespace BudClock.Core.Advising;
 /// A seen sign beats an interval, an interval beats a date; dates only say when to look. What a guard stopped stands above all
 /// but an emergency.
 /// </remarks>
-public enum Ground { Emergency, Veto, Sign, Interval, Date }
+public enum Ground
+{
+    Emergency,
+    Veto,
+    Sign,
+    Interval,
+    Date,
+}
 
 /// <summary>Settles what several rules say on one question, so that a plant never hears Do and Hold at once.</summary>
 public static class Judgement
@@ -15,27 +22,39 @@ public static class Judgement
     /// look never harms, then by rule. Different acts on one topic stand side by side, and nothing depends on the order of a list.
     /// </summary>
     public static IReadOnlyList<Advice> Settle(IEnumerable<Advice> said) =>
-    [
-        .. said.GroupBy(advice => (advice.Topic, advice.Care.Facts().Question)).Select(Strongest),
-    ];
+        [.. said.GroupBy(advice => (advice.Topic, advice.Care.Facts().Question)).Select(Strongest)];
 
     /// <summary>In the order in which it is given: Do before Look before Hold, what cannot wait first.</summary>
     public static IReadOnlyList<Advice> InOrder(IEnumerable<Advice> settled) =>
-    [
-        .. settled.OrderBy(advice => advice.Verdict).ThenBy(advice => Topic(advice.Topic)).ThenBy(advice => advice.Ground)
-            .ThenBy(advice => advice.Care).ThenBy(advice => advice.Rule, StringComparer.Ordinal),
-    ];
+        [
+            .. settled
+                .OrderBy(advice => advice.Verdict)
+                .ThenBy(advice => Topic(advice.Topic))
+                .ThenBy(advice => advice.Ground)
+                .ThenBy(advice => advice.Care)
+                .ThenBy(advice => advice.Rule, StringComparer.Ordinal),
+        ];
 
-    static Advice Strongest(IEnumerable<Advice> same) => same
-        .OrderBy(advice => advice.Ground).ThenBy(advice => Caution(advice.Verdict)).ThenBy(advice => advice.Rule, StringComparer.Ordinal)
-        .ThenBy(advice => advice.Reason, StringComparer.Ordinal).First();
+    static Advice Strongest(IEnumerable<Advice> same) =>
+        same.OrderBy(advice => advice.Ground)
+            .ThenBy(advice => Caution(advice.Verdict))
+            .ThenBy(advice => advice.Rule, StringComparer.Ordinal)
+            .ThenBy(advice => advice.Reason, StringComparer.Ordinal)
+            .First();
 
-    static int Caution(Verdict verdict) => verdict switch { Verdict.Look => 0, Verdict.Hold => 1, _ => 2 };
+    static int Caution(Verdict verdict) =>
+        verdict switch
+        {
+            Verdict.Look => 0,
+            Verdict.Hold => 1,
+            _ => 2,
+        };
 
     static int Topic(string topic)
     {
         for (var i = 0; i < Topics.All.Count; i++)
-            if (Topics.All[i] == topic) return i;
+            if (Topics.All[i] == topic)
+                return i;
         return Topics.All.Count;
     }
 }

@@ -4,7 +4,10 @@ namespace BudClock.Core.Advising;
 static class Parts
 {
     /// <summary>One of each class that is a <typeparamref name="T"/>.</summary>
-    public static IEnumerable<T> Of<T>() where T : class =>
-        typeof(Parts).Assembly.GetTypes().Where(type => type is { IsClass: true, IsAbstract: false } && type.IsAssignableTo(typeof(T)))
+    public static IEnumerable<T> Of<T>()
+        where T : class =>
+        typeof(Parts)
+            .Assembly.GetTypes()
+            .Where(type => type is { IsClass: true, IsAbstract: false } && type.IsAssignableTo(typeof(T)))
             .Select(type => (T)Activator.CreateInstance(type)!);
 }

@@ -1,7 +1,12 @@
 namespace BudClock.Core.Advising;
 
 /// <summary>The answer of a rule: act today, leave alone, or measure and check first.</summary>
-public enum Verdict { Do, Look, Hold }
+public enum Verdict
+{
+    Do,
+    Look,
+    Hold,
+}
 
 /// <summary>What an advice is about.</summary>
 public static class Topics
@@ -23,5 +28,20 @@ public static class Topics
 
     /// <summary>Every topic, in the order in which a plant's advice is given: what cannot wait first.</summary>
     public static readonly IReadOnlyList<string> All =
-        [Health, FirstSoak, SecondLook, Water, Tray, Move, Wake, Rest, Feed, Repot, Divide, Trigger, GrowthCheck, Measure];
+    [
+        Health,
+        FirstSoak,
+        SecondLook,
+        Water,
+        Tray,
+        Move,
+        Wake,
+        Rest,
+        Feed,
+        Repot,
+        Divide,
+        Trigger,
+        GrowthCheck,
+        Measure,
+    ];
 }

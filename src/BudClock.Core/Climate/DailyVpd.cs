@@ -17,9 +17,11 @@ public sealed class DailyVpd
         var known = readings.Where(r => r is { TemperatureC: not null, HumidityPct: not null });
         foreach (var day in known.GroupBy(r => (r.Place, garden.DayAt(r.At))))
             means[day.Key] = Vpd.KPa(day.Average(r => r.TemperatureC!.Value), day.Average(r => r.HumidityPct!.Value));
-        foreach (var mean in earlier) means[(mean.Place, mean.Day)] = Vpd.KPa(mean.TemperatureC, mean.HumidityPct);
+        foreach (var mean in earlier)
+            means[(mean.Place, mean.Day)] = Vpd.KPa(mean.TemperatureC, mean.HumidityPct);
     }
 
     /// <summary>The days of one place; null for a day without readings.</summary>
-    public Func<DateOnly, double?> On(string? place) => day => place is not null && means.TryGetValue((place, day), out var kPa) ? kPa : null;
+    public Func<DateOnly, double?> On(string? place) =>
+        day => place is not null && means.TryGetValue((place, day), out var kPa) ? kPa : null;
 }

@@ -16,7 +16,8 @@ public static class Nights
             .Where(r => r.Place == place && r.TemperatureC is not null)
             .Select(r => (r.At, Day: garden.DayAt(r.At), Celsius: r.TemperatureC!.Value))
             .Where(r => r.Day <= today && r.Day > today.AddDays(-Days) && IsNight(r.At, r.Day, garden))
-            .OrderBy(r => r.Celsius).ThenByDescending(r => r.At)
+            .OrderBy(r => r.Celsius)
+            .ThenByDescending(r => r.At)
             .Select(r => new Seen<double>(r.Celsius, r.Day))
             .FirstOrDefault();
         return coolest;
@@ -28,7 +29,8 @@ public static class Nights
         if (garden.Latitude is not { } latitude)
             return TimeZoneInfo.ConvertTime(at, garden.Zone).Hour is < 7 or >= 19;
         var sun = Sun.On(day, latitude, garden.Longitude ?? 0);
-        if (sun.Rise is not { } rise) return sun.DayHours == 0;
+        if (sun.Rise is not { } rise)
+            return sun.DayHours == 0;
         return at < rise || at > sun.Set;
     }
 }

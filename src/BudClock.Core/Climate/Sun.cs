@@ -22,7 +22,8 @@ public sealed record Sun(DateTimeOffset? Rise, DateTimeOffset? Set, double DayHo
         var noon = new DateTimeOffset(day, new TimeOnly(12, 0), TimeSpan.Zero).AddHours(-longitude / 15);
         noon = noon.AddMinutes(-Position(noon).EquationMinutes);
         var half = HalfDay(noon, latitude);
-        if (half is 0 or 12) return new(null, null, half.Value * 2);
+        if (half is 0 or 12)
+            return new(null, null, half.Value * 2);
 
         var rise = noon.AddHours(-(HalfDay(noon.AddHours(-half ?? 0), latitude) ?? half ?? 0));
         var set = noon.AddHours(HalfDay(noon.AddHours(half ?? 0), latitude) ?? half ?? 0);
@@ -34,7 +35,9 @@ public sealed record Sun(DateTimeOffset? Rise, DateTimeOffset? Set, double DayHo
     {
         var (phi, delta) = (Radians(latitude), Position(at).Declination);
         var cosine = (Math.Sin(Radians(HorizonDeg)) - (Math.Sin(phi) * Math.Sin(delta))) / (Math.Cos(phi) * Math.Cos(delta));
-        return cosine <= -1 ? 12 : cosine >= 1 ? 0 : Math.Acos(cosine) * 12 / Math.PI;
+        return cosine <= -1 ? 12
+            : cosine >= 1 ? 0
+            : Math.Acos(cosine) * 12 / Math.PI;
     }
 
     static (double Declination, double EquationMinutes) Position(DateTimeOffset at)

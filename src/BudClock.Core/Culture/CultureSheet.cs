@@ -10,7 +10,8 @@ public sealed record CultureSheet(
     IReadOnlyList<string> Genera,
     IReadOnlyDictionary<string, RuleSheet> Rules,
     IReadOnlyDictionary<string, SchoolQuestion> Schools,
-    IReadOnlyList<UsualLane> Usual)
+    IReadOnlyList<UsualLane> Usual
+)
 {
     /// <summary>What the habit makes: growths or vines or leaves, spikes or lasting peduncles.</summary>
     public OrganHabit Organs { get; init; } = OrganHabit.Usual;
@@ -46,22 +47,27 @@ public sealed record CultureSheet(
     public bool Is(string trait) => Traits.Contains(trait);
 
     /// <summary>The sheet with all that it lacks taken from the sheet it is like.</summary>
-    public CultureSheet LikeSheet(CultureSheet other) => Over(other) with
-    {
-        Usual = Usual.Count > 0 ? Usual : other.Usual,
-        Phases = Phases.Count > 0 ? Phases : other.Phases,
-        Signs = Signs.Count > 0 ? Signs : other.Signs,
-        Cautions = Cautions.Count > 0 ? Cautions : other.Cautions,
-    };
+    public CultureSheet LikeSheet(CultureSheet other) =>
+        Over(other) with
+        {
+            Usual = Usual.Count > 0 ? Usual : other.Usual,
+            Phases = Phases.Count > 0 ? Phases : other.Phases,
+            Signs = Signs.Count > 0 ? Signs : other.Signs,
+            Cautions = Cautions.Count > 0 ? Cautions : other.Cautions,
+        };
 
     /// <summary>The sheet of a cross (rule V9): the parent that rests dry leads, and of each limit the stricter one holds.</summary>
     public CultureSheet Stricter(CultureSheet other)
     {
-        if (other.Name == Name) return this;
+        if (other.Name == Name)
+            return this;
         var (lead, second) = other.Is(Culture.Traits.DryRest) && !Is(Culture.Traits.DryRest) ? (other, this) : (this, other);
         return lead with
         {
-            Rules = lead.Rules.ToDictionary(rule => rule.Key, rule => second.Rule(rule.Key) is { } limits ? rule.Value.Stricter(rule.Key, limits) : rule.Value),
+            Rules = lead.Rules.ToDictionary(
+                rule => rule.Key,
+                rule => second.Rule(rule.Key) is { } limits ? rule.Value.Stricter(rule.Key, limits) : rule.Value
+            ),
             Light = (LightClass)Math.Min((int)lead.Light, (int)second.Light),
             WrongMedia = [.. lead.WrongMedia.Union(second.WrongMedia)],
             Cautions = [.. lead.Cautions.Union(second.Cautions)],
@@ -77,23 +83,32 @@ public sealed record CultureSheet(
             {
                 var from = phase.From.In(year, southern);
                 var to = phase.To.In(year, southern);
-                if (to < from) to = to.AddYears(1);
-                if (day >= from && day <= to) return (phase, from);
+                if (to < from)
+                    to = to.AddYears(1);
+                if (day >= from && day <= to)
+                    return (phase, from);
             }
         return null;
     }
 
     /// <summary>The sheet with the rules, thresholds and schools of another where it has none of its own.</summary>
-    public CultureSheet Over(CultureSheet basis) => this with
-    {
-        Rules = basis.Rules.Keys.Union(Rules.Keys).ToDictionary(id => id, id => (Rule(id), basis.Rule(id)) switch
+    public CultureSheet Over(CultureSheet basis) =>
+        this with
         {
-            ({ } own, { } other) => own.Over(other),
-            (var own, var other) => (own ?? other)!,
-        }),
-        WrongMedia = [.. WrongMedia.Union(basis.WrongMedia)],
-        Schools = Schools.Concat(basis.Schools.Where(school => !Schools.ContainsKey(school.Key))).ToDictionary(),
-    };
+            Rules = basis
+                .Rules.Keys.Union(Rules.Keys)
+                .ToDictionary(
+                    id => id,
+                    id =>
+                        (Rule(id), basis.Rule(id)) switch
+                        {
+                            ({ } own, { } other) => own.Over(other),
+                            (var own, var other) => (own ?? other)!,
+                        }
+                ),
+            WrongMedia = [.. WrongMedia.Union(basis.WrongMedia)],
+            Schools = Schools.Concat(basis.Schools.Where(school => !Schools.ContainsKey(school.Key))).ToDictionary(),
+        };
 
     /// <summary>The sheet's word on a rule; null when the habit does not follow it.</summary>
     public RuleSheet? Rule(string id) => Rules.GetValueOrDefault(id);
@@ -109,19 +124,51 @@ public sealed record RuleSheet(IReadOnlyDictionary<string, Threshold> Thresholds
     public double? Find(string name) => Thresholds.GetValueOrDefault(name)?.Value;
 
     /// <summary>Thresholds of which the higher one is the stricter; of all others it is the lower, and what no list names stays.</summary>
-    static readonly HashSet<string> HigherIsStricter = ["V4.feed", "V4.danger", "V4.danger-rest", "W1.root-length-small", "W1.root-length-large", "W1.night", "D3.warm", "D4.night", "E7.humid-from", "F10.ph-from"];
+    static readonly HashSet<string> HigherIsStricter =
+    [
+        "V4.feed",
+        "V4.danger",
+        "V4.danger-rest",
+        "W1.root-length-small",
+        "W1.root-length-large",
+        "W1.night",
+        "D3.warm",
+        "D4.night",
+        "E7.humid-from",
+        "F10.ph-from",
+    ];
 
-    static readonly HashSet<string> LowerIsStricter = ["V4.hot-night", "V4.hot-day", "F10.tds", "F10.ph-to", "F3.share", "F3.rising", "W6.tds", "W6.depth"];
+    static readonly HashSet<string> LowerIsStricter =
+    [
+        "V4.hot-night",
+        "V4.hot-day",
+        "F10.tds",
+        "F10.ph-to",
+        "F3.share",
+        "F3.rising",
+        "W6.tds",
+        "W6.depth",
+    ];
 
     /// <summary>The thresholds of a rule with the stricter of two limits for each.</summary>
-    public RuleSheet Stricter(string rule, RuleSheet other) => new(Thresholds.ToDictionary(pair => pair.Key, pair =>
-        other.Thresholds.GetValueOrDefault(pair.Key) is { } second && IsStricter($"{rule}.{pair.Key}", second.Value, pair.Value.Value) ? second : pair.Value));
+    public RuleSheet Stricter(string rule, RuleSheet other) =>
+        new(
+            Thresholds.ToDictionary(
+                pair => pair.Key,
+                pair =>
+                    other.Thresholds.GetValueOrDefault(pair.Key) is { } second
+                    && IsStricter($"{rule}.{pair.Key}", second.Value, pair.Value.Value)
+                        ? second
+                        : pair.Value
+            )
+        );
 
     static bool IsStricter(string name, double second, double first) =>
         (HigherIsStricter.Contains(name) && second > first) || (LowerIsStricter.Contains(name) && second < first);
 
     /// <summary>The thresholds of a rule, with those of another where it gives none.</summary>
-    public RuleSheet Over(RuleSheet basis) => new(basis.Thresholds.Where(threshold => !Thresholds.ContainsKey(threshold.Key)).Concat(Thresholds).ToDictionary());
+    public RuleSheet Over(RuleSheet basis) =>
+        new(basis.Thresholds.Where(threshold => !Thresholds.ContainsKey(threshold.Key)).Concat(Thresholds).ToDictionary());
 }
 
 /// <summary>A number to decide by, with its unit and the reason for it.</summary>
@@ -156,6 +203,5 @@ public sealed record SheetSign(EntryKind Kind, string? State, string Means, IRea
 public readonly record struct MonthDay(int Month, int Day)
 {
     /// <summary>The day in a given year, half a year later in the southern hemisphere.</summary>
-    public DateOnly In(int year, bool southern) =>
-        southern ? new DateOnly(year, Month, Day).AddMonths(6) : new DateOnly(year, Month, Day);
+    public DateOnly In(int year, bool southern) => southern ? new DateOnly(year, Month, Day).AddMonths(6) : new DateOnly(year, Month, Day);
 }

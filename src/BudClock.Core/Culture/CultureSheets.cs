@@ -18,18 +18,26 @@ public sealed class CultureSheets
         var general = sheets.FirstOrDefault(sheet => sheet.Name == General);
         All = sheets = general is null ? sheets : [.. sheets.Select(sheet => sheet.Over(general))];
         byName = sheets.ToDictionary(sheet => sheet.Name);
-        byTaxon = sheets.SelectMany(sheet => sheet.Genera, (sheet, taxon) => (sheet, taxon))
+        byTaxon = sheets
+            .SelectMany(sheet => sheet.Genera, (sheet, taxon) => (sheet, taxon))
             .ToLookup(pair => pair.taxon, pair => pair.sheet, StringComparer.OrdinalIgnoreCase);
-        var shared = byTaxon.FirstOrDefault(group => group.SelectMany(sheet => sheet.Media.DefaultIfEmpty("")).GroupBy(medium => medium).Any(medium => medium.Count() > 1));
-        if (shared is not null) throw new InvalidDataException($"{shared.Key} stands on two sheets for the same medium.");
+        var shared = byTaxon.FirstOrDefault(group =>
+            group.SelectMany(sheet => sheet.Media.DefaultIfEmpty("")).GroupBy(medium => medium).Any(medium => medium.Count() > 1)
+        );
+        if (shared is not null)
+            throw new InvalidDataException($"{shared.Key} stands on two sheets for the same medium.");
     }
 
     /// <summary>A sheet with what it takes from the one it is like.</summary>
     static CultureSheet Whole(CultureSheet sheet, IReadOnlyList<CultureSheet> all, int depth)
     {
-        if (sheet.Like is not { } name) return sheet;
-        var other = all.FirstOrDefault(s => s.Name == name) ?? throw new InvalidDataException($"Sheet {sheet.Name} is like {name}, which is no sheet.");
-        if (depth > all.Count) throw new InvalidDataException($"Sheet {sheet.Name} is like itself.");
+        if (sheet.Like is not { } name)
+            return sheet;
+        var other =
+            all.FirstOrDefault(s => s.Name == name)
+            ?? throw new InvalidDataException($"Sheet {sheet.Name} is like {name}, which is no sheet.");
+        if (depth > all.Count)
+            throw new InvalidDataException($"Sheet {sheet.Name} is like itself.");
         return sheet.LikeSheet(Whole(other, all, depth + 1));
     }
 
@@ -46,14 +54,21 @@ public sealed class CultureSheets
     /// <returns>Null where nothing is known of the name.</returns>
     public CultureSheet? ForTaxon(string? taxon, string? medium = null)
     {
-        if (string.IsNullOrWhiteSpace(taxon)) return null;
+        if (string.IsNullOrWhiteSpace(taxon))
+            return null;
         var words = PlantNames.Shipped.Botanical(PlantNames.Plain(taxon)).Split(' ', StringSplitOptions.RemoveEmptyEntries);
-        if (words.Length == 0) return null;
+        if (words.Length == 0)
+            return null;
         return InMedium(string.Join(' ', words.Take(2)), medium) ?? InMedium(words[0], medium) ?? OfParents(words[0], medium);
     }
 
     CultureSheet? OfParents(string genus, string? medium) =>
-        PlantNames.Shipped.Parents(genus, byTaxon.Select(group => group.Key)).Select(parent => InMedium(parent, medium)).OfType<CultureSheet>().ToList() is [var first, ..] parents
+        PlantNames
+            .Shipped.Parents(genus, byTaxon.Select(group => group.Key))
+            .Select(parent => InMedium(parent, medium))
+            .OfType<CultureSheet>()
+            .ToList()
+            is [var first, ..] parents
             ? parents.Aggregate(first, (a, b) => a.Stricter(b))
             : null;
 
@@ -61,23 +76,34 @@ public sealed class CultureSheets
     public IReadOnlyList<NameFound> Search(string? typed, string? medium = null)
     {
         var name = PlantNames.Plain(typed);
-        if (name.Length < 2) return [];
+        if (name.Length < 2)
+            return [];
         var names = PlantNames.Shipped;
         var found = new List<NameFound>();
-        if (ForTaxon(name, medium) is { } exact) found.Add(new(Botanical(name), exact, How(name)));
+        if (ForTaxon(name, medium) is { } exact)
+            found.Add(new(Botanical(name), exact, How(name)));
         var all = byTaxon.Select(group => group.Key).Concat(names.Common).ToList();
-        foreach (var near in all.Where(known => known.StartsWith(name, StringComparison.OrdinalIgnoreCase)).Order(StringComparer.OrdinalIgnoreCase).Take(5)) Add(near, How(near));
-        if (found.Count == 0 && (Nearest.To(name, all) ?? Nearest.To(name.Split(' ')[0], all)) is { } slip) Add(slip, "near to what was typed");
+        foreach (
+            var near in all.Where(known => known.StartsWith(name, StringComparison.OrdinalIgnoreCase))
+                .Order(StringComparer.OrdinalIgnoreCase)
+                .Take(5)
+        )
+            Add(near, How(near));
+        if (found.Count == 0 && (Nearest.To(name, all) ?? Nearest.To(name.Split(' ')[0], all)) is { } slip)
+            Add(slip, "near to what was typed");
         return [.. found.DistinctBy(f => f.Taxon)];
 
         void Add(string known, string how)
         {
-            if (ForTaxon(known, medium) is { } sheet) found.Add(new(Botanical(known), sheet, how));
+            if (ForTaxon(known, medium) is { } sheet)
+                found.Add(new(Botanical(known), sheet, how));
         }
 
-        string Botanical(string text) => names.Botanical(text) is var taxon && taxon != text ? taxon : char.ToUpperInvariant(text[0]) + text[1..];
+        string Botanical(string text) =>
+            names.Botanical(text) is var taxon && taxon != text ? taxon : char.ToUpperInvariant(text[0]) + text[1..];
 
-        string How(string text) => names.IsCommon(text) ? $"common name {text.ToLowerInvariant()}"
+        string How(string text) =>
+            names.IsCommon(text) ? $"common name {text.ToLowerInvariant()}"
             : names.Botanical(text) != text ? $"today's or earlier name {text}"
             : byTaxon.Contains(text.Split(' ')[0]) ? "genus"
             : $"cross of {string.Join(" and ", names.Parents(text.Split(' ')[0], byTaxon.Select(group => group.Key)))}";
@@ -93,17 +119,30 @@ public sealed class CultureSheets
     /// <summary>The sheets with a grower's changes in them; those for one plant hold for that plant alone.</summary>
     public CultureSheets With(IReadOnlyList<SheetChange> changes)
     {
-        if (changes.Count == 0) return this;
-        var changed = new CultureSheets([.. All.Select(sheet => changes.Where(c => c.Plant is null && c.Sheet == sheet.Name).Aggregate(sheet, (s, change) => change.On(s)))]);
+        if (changes.Count == 0)
+            return this;
+        var changed = new CultureSheets([
+            .. All.Select(sheet =>
+                changes.Where(c => c.Plant is null && c.Sheet == sheet.Name).Aggregate(sheet, (s, change) => change.On(s))
+            ),
+        ]);
         var own = changes.Where(c => c.Plant is not null).GroupBy(c => c.Plant!, StringComparer.OrdinalIgnoreCase);
         changed.ownSheets = own.Where(group => changed.Find(group.First().Sheet) is not null)
-            .ToDictionary(group => group.Key, group => group.Aggregate(changed.Find(group.First().Sheet)!, (sheet, change) => change.On(sheet)), StringComparer.OrdinalIgnoreCase);
+            .ToDictionary(
+                group => group.Key,
+                group => group.Aggregate(changed.Find(group.First().Sheet)!, (sheet, change) => change.On(sheet)),
+                StringComparer.OrdinalIgnoreCase
+            );
         return changed;
     }
 
     /// <summary>The sheet a plant is read by: the one it names, else that of its taxon and medium, else the general one.</summary>
     /// <exception cref="InvalidDataException">No sheet fits, and there is no general one.</exception>
-    public CultureSheet For(Plant plant) => ownSheets.GetValueOrDefault(plant.Tag) ?? Find(plant.Sheet) ?? ForTaxon(plant.Taxon, plant.Medium) ?? Find(General)
+    public CultureSheet For(Plant plant) =>
+        ownSheets.GetValueOrDefault(plant.Tag)
+        ?? Find(plant.Sheet)
+        ?? ForTaxon(plant.Taxon, plant.Medium)
+        ?? Find(General)
         ?? throw new InvalidDataException("There is no general sheet.");
 
     /// <summary>What is wrong with a chosen school: a question that no sheet asks, or an answer that none gives to it.</summary>
@@ -111,7 +150,8 @@ public sealed class CultureSheets
     public string? SchoolFault(string question, string school)
     {
         var asked = All.Select(sheet => sheet.Schools.GetValueOrDefault(question)).OfType<SchoolQuestion>().ToList();
-        if (asked.Count == 0) return $"no sheet asks \"{question}\"; they ask {string.Join(", ", All.SelectMany(sheet => sheet.Schools.Keys).Distinct().Order(StringComparer.Ordinal))}";
+        if (asked.Count == 0)
+            return $"no sheet asks \"{question}\"; they ask {string.Join(", ", All.SelectMany(sheet => sheet.Schools.Keys).Distinct().Order(StringComparer.Ordinal))}";
         var answers = asked.SelectMany(q => q.Answers.Keys).Distinct().Order(StringComparer.Ordinal).ToList();
         return answers.Contains(school) ? null : $"\"{school}\" is no answer to {question}; expected {string.Join(" or ", answers)}";
     }
@@ -120,12 +160,16 @@ public sealed class CultureSheets
     {
         var assembly = typeof(CultureSheets).Assembly;
         var sheets = new List<CultureSheet>();
-        foreach (var resource in assembly.GetManifestResourceNames().Where(n => n.StartsWith(Prefix, StringComparison.Ordinal)).Order(StringComparer.Ordinal))
+        foreach (
+            var resource in assembly
+                .GetManifestResourceNames()
+                .Where(n => n.StartsWith(Prefix, StringComparison.Ordinal))
+                .Order(StringComparer.Ordinal)
+        )
         {
             using var text = new StreamReader(assembly.GetManifestResourceStream(resource)!);
             var reader = new SheetReader(resource[Prefix.Length..]);
-            sheets.Add(reader.Read(text.ReadToEnd())
-                ?? throw new InvalidDataException(string.Join(Environment.NewLine, reader.Faults)));
+            sheets.Add(reader.Read(text.ReadToEnd()) ?? throw new InvalidDataException(string.Join(Environment.NewLine, reader.Faults)));
         }
         return sheets;
     }

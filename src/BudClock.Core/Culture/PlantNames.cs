@@ -24,8 +24,12 @@ public sealed class PlantNames
     /// <summary>A name without its marks: crosses, quotes, doubled spaces; "× Laeliocattleya" is a Laeliocattleya.</summary>
     public static string Plain(string? name)
     {
-        var words = (name ?? "").Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(word => word.Trim('\'', '"', '‘', '’', '×')).ToList();
-        if (words.Count > 1 && words[0] is "x" or "X") words.RemoveAt(0);
+        var words = (name ?? "")
+            .Split(' ', StringSplitOptions.RemoveEmptyEntries)
+            .Select(word => word.Trim('\'', '"', '‘', '’', '×'))
+            .ToList();
+        if (words.Count > 1 && words[0] is "x" or "X")
+            words.RemoveAt(0);
         return string.Join(' ', words.Where(word => word.Length > 0));
     }
 
@@ -33,23 +37,34 @@ public sealed class PlantNames
     public string Botanical(string name)
     {
         var key = name.ToLowerInvariant();
-        if ((common.GetValueOrDefault(key) ?? common.GetValueOrDefault(Singular(key)) ?? synonyms.GetValueOrDefault(key)) is { } known) return known;
+        if ((common.GetValueOrDefault(key) ?? common.GetValueOrDefault(Singular(key)) ?? synonyms.GetValueOrDefault(key)) is { } known)
+            return known;
         var two = string.Join(' ', key.Split(' ').Take(2));
         return synonyms.GetValueOrDefault(two) ?? name;
     }
 
     /// <summary>It is a common English name.</summary>
-    public bool IsCommon(string name) => common.ContainsKey(name.ToLowerInvariant()) || common.ContainsKey(Singular(name.ToLowerInvariant()));
+    public bool IsCommon(string name) =>
+        common.ContainsKey(name.ToLowerInvariant()) || common.ContainsKey(Singular(name.ToLowerInvariant()));
 
     /// <summary>The parent genera of a cross: those on record, else those whose beginning and end its name is made of; none where it is no cross.</summary>
     /// <param name="genera">Genera that have a sheet.</param>
     public IReadOnlyList<string> Parents(string genus, IEnumerable<string> genera)
     {
-        if (crosses.TryGetValue(genus.ToLowerInvariant(), out var known)) return known;
+        if (crosses.TryGetValue(genus.ToLowerInvariant(), out var known))
+            return known;
         var name = genus.ToLowerInvariant();
         var all = genera.Where(g => !g.Contains(' ')).Order(StringComparer.Ordinal).ToList();
-        var first = all.Select(g => (Genus: g, Shared: SharedStart(name, g.ToLowerInvariant()))).Where(g => g.Shared >= PrefixLetters).OrderByDescending(g => g.Shared).Select(g => g.Genus).FirstOrDefault();
-        var last = all.Select(g => (Genus: g, Shared: SharedEnd(name, g.ToLowerInvariant()))).Where(g => g.Shared >= SuffixLetters).OrderByDescending(g => g.Shared).Select(g => g.Genus).FirstOrDefault();
+        var first = all.Select(g => (Genus: g, Shared: SharedStart(name, g.ToLowerInvariant())))
+            .Where(g => g.Shared >= PrefixLetters)
+            .OrderByDescending(g => g.Shared)
+            .Select(g => g.Genus)
+            .FirstOrDefault();
+        var last = all.Select(g => (Genus: g, Shared: SharedEnd(name, g.ToLowerInvariant())))
+            .Where(g => g.Shared >= SuffixLetters)
+            .OrderByDescending(g => g.Shared)
+            .Select(g => g.Genus)
+            .FirstOrDefault();
         // A name near to one genus alone is a slip of the pen, not a cross.
         return first is null || last is null || first == last ? [] : [first, last];
     }
@@ -72,7 +87,10 @@ public sealed class PlantNames
     static PlantNames Read()
     {
         using var text = new StreamReader(typeof(PlantNames).Assembly.GetManifestResourceStream("names")!);
-        var file = new DeserializerBuilder().WithNamingConvention(YamlDotNet.Serialization.NamingConventions.CamelCaseNamingConvention.Instance).Build().Deserialize<File>(text);
+        var file = new DeserializerBuilder()
+            .WithNamingConvention(YamlDotNet.Serialization.NamingConventions.CamelCaseNamingConvention.Instance)
+            .Build()
+            .Deserialize<File>(text);
         return new(file.Synonyms, file.Common, file.Crosses);
     }
 }

@@ -35,11 +35,35 @@ public sealed class SheetReader(string file)
             faults.Add(new(file, 1, "expected a sheet with name, title, genera and rules"));
             return null;
         }
-        Known(root, "name", "title", "about", "genera", "rules", "schools", "usual", "organs", "phases", "signs", "cautions", "media",
-            "traits", "light", "rescue", "wrong-media", "like");
+        Known(
+            root,
+            "name",
+            "title",
+            "about",
+            "genera",
+            "rules",
+            "schools",
+            "usual",
+            "organs",
+            "phases",
+            "signs",
+            "cautions",
+            "media",
+            "traits",
+            "light",
+            "rescue",
+            "wrong-media",
+            "like"
+        );
         var sheet = new CultureSheet(
-            Text(root, "name"), Text(root, "title"), Text(root, "about"), Words(root, "genera"),
-            Map(root, "rules", (_, node) => Rule(node)), Map(root, "schools", School), Rows(root, "usual", Usual))
+            Text(root, "name"),
+            Text(root, "title"),
+            Text(root, "about"),
+            Words(root, "genera"),
+            Map(root, "rules", (_, node) => Rule(node)),
+            Map(root, "schools", School),
+            Rows(root, "usual", Usual)
+        )
         {
             Organs = Organs(root),
             Media = Words(root, "media"),
@@ -48,7 +72,11 @@ public sealed class SheetReader(string file)
             Rescue = root.Children.ContainsKey("rescue") ? Text(root, "rescue") : "whatever is firm",
             WrongMedia = Words(root, "wrong-media"),
             Like = root.Children.ContainsKey("like") ? Text(root, "like") : null,
-            Phases = Rows(root, "phases", row => new UsualPhase(Phase(row, Text(row, "phase")), Day(row, "from"), Day(row, "to"), Text(row, "about"))),
+            Phases = Rows(
+                root,
+                "phases",
+                row => new UsualPhase(Phase(row, Text(row, "phase")), Day(row, "from"), Day(row, "to"), Text(row, "about"))
+            ),
             Signs = Rows(root, "signs", Sign),
             Cautions = [.. Words(root, "cautions").Select(name => Caution(root, name))],
         };
@@ -61,14 +89,18 @@ public sealed class SheetReader(string file)
     {
         Known(node, "value", "range", "unit", "reason", "genera");
         var (value, (least, most)) = (Number(node, "value"), Range(node));
-        if (value < least || value > most) Fault(node, Numbers($"the value {value} is outside its own range, {least} to {most}"));
+        if (value < least || value > most)
+            Fault(node, Numbers($"the value {value} is outside its own range, {least} to {most}"));
         return new(value, least, most, Text(node, "unit"), Text(node, "reason"), Words(node, "genera"));
     }
 
     (double Least, double Most) Range(YamlMappingNode node)
     {
-        var ends = Words(node, "range").Select(word => double.TryParse(word, CultureInfo.InvariantCulture, out var end) ? end : double.NaN).ToList();
-        if (ends is [var least, var most] && least <= most) return (least, most);
+        var ends = Words(node, "range")
+            .Select(word => double.TryParse(word, CultureInfo.InvariantCulture, out var end) ? end : double.NaN)
+            .ToList();
+        if (ends is [var least, var most] && least <= most)
+            return (least, most);
         Fault(node, "range: expected the least and the most that make sense, such as [1, 60]");
         return (double.MinValue, double.MaxValue);
     }
@@ -77,39 +109,48 @@ public sealed class SheetReader(string file)
 
     string Trait(YamlNode at, string name)
     {
-        if (!Traits.All.Contains(name)) Fault(at, $"\"{name}\" is no trait; known are {string.Join(", ", Traits.All)}");
+        if (!Traits.All.Contains(name))
+            Fault(at, $"\"{name}\" is no trait; known are {string.Join(", ", Traits.All)}");
         return name;
     }
 
     LightClass Light(YamlMappingNode root)
     {
-        if (!root.Children.ContainsKey("light")) return LightClass.Bright;
+        if (!root.Children.ContainsKey("light"))
+            return LightClass.Bright;
         var name = Text(root, "light");
         foreach (var light in Enum.GetValues<LightClass>())
-            if (light.Name() == name) return light;
-        Fault(root, $"light: \"{name}\" is no light class; known are {string.Join(", ", Enum.GetValues<LightClass>().Select(LightWords.Name))}");
+            if (light.Name() == name)
+                return light;
+        Fault(
+            root,
+            $"light: \"{name}\" is no light class; known are {string.Join(", ", Enum.GetValues<LightClass>().Select(LightWords.Name))}"
+        );
         return default;
     }
 
     SchoolQuestion School(string question, YamlMappingNode node)
     {
-        var answers = Children(node, except: "default").ToDictionary(
-            pair => pair.Key, pair => new School(pair.Key, Text(pair.Node, "does"), Text(pair.Node, "risks")));
+        var answers = Children(node, except: "default")
+            .ToDictionary(pair => pair.Key, pair => new School(pair.Key, Text(pair.Node, "does"), Text(pair.Node, "risks")));
         var chosen = Text(node, "default");
-        if (!answers.ContainsKey(chosen)) Fault(node, $"the default school \"{chosen}\" is not one of {string.Join(", ", answers.Keys)}");
+        if (!answers.ContainsKey(chosen))
+            Fault(node, $"the default school \"{chosen}\" is not one of {string.Join(", ", answers.Keys)}");
         return new(question, chosen, answers);
     }
 
     UsualLane Usual(YamlMappingNode row)
     {
         var lane = Text(row, "lane");
-        if (!Enum.TryParse<LaneKind>(lane, ignoreCase: true, out var kind)) Fault(row, $"\"{lane}\" is no lane");
+        if (!Enum.TryParse<LaneKind>(lane, ignoreCase: true, out var kind))
+            Fault(row, $"\"{lane}\" is no lane");
         return new(kind, Day(row, "from"), Day(row, "to"));
     }
 
     OrganHabit Organs(YamlMappingNode root)
     {
-        if (!root.Children.TryGetValue("organs", out var node) || node is not YamlMappingNode organs) return OrganHabit.Usual;
+        if (!root.Children.TryGetValue("organs", out var node) || node is not YamlMappingNode organs)
+            return OrganHabit.Usual;
         Known(organs, "shoot", "flower");
         return new(Organ(organs, "shoot"), Organ(organs, "flower"));
     }
@@ -117,7 +158,8 @@ public sealed class SheetReader(string file)
     string Organ(YamlMappingNode node, string key)
     {
         var kind = Text(node, key);
-        if (!Gardens.Organ.Kinds.Contains(kind)) Fault(node, $"{key}: \"{kind}\" is no kind of organ; known are {string.Join(", ", Gardens.Organ.Kinds)}");
+        if (!Gardens.Organ.Kinds.Contains(kind))
+            Fault(node, $"{key}: \"{kind}\" is no kind of organ; known are {string.Join(", ", Gardens.Organ.Kinds)}");
         return kind;
     }
 
@@ -127,27 +169,33 @@ public sealed class SheetReader(string file)
         Known(row, "sign", "means", "phases");
         var words = Text(row, "sign").Split(' ', 2);
         var (kind, state) = (EntryKinds.Find(words[0]), words.ElementAtOrDefault(1));
-        if (kind is null) Fault(row, $"\"{words[0]}\" is no kind of entry");
-        else if (state is not null && !kind.States.Contains(state)) Fault(row, $"\"{state}\" is no state of {kind.Name}");
+        if (kind is null)
+            Fault(row, $"\"{words[0]}\" is no kind of entry");
+        else if (state is not null && !kind.States.Contains(state))
+            Fault(row, $"\"{state}\" is no state of {kind.Name}");
         return new(kind ?? EntryKinds.Note, state, Text(row, "means"), [.. Words(row, "phases").Select(word => Phase(row, word))]);
     }
 
     Phase Phase(YamlNode at, string name)
     {
         foreach (var phase in Enum.GetValues<Phase>())
-            if (phase.Name() == name) return phase;
+            if (phase.Name() == name)
+                return phase;
         Fault(at, $"\"{name}\" is no phase");
         return default;
     }
 
     string Caution(YamlNode at, string name)
     {
-        if (Cautions.Find(name) is null) Fault(at, $"\"{name}\" is no caution; known are {string.Join(", ", Cautions.Names)}");
+        if (Cautions.Find(name) is null)
+            Fault(at, $"\"{name}\" is no caution; known are {string.Join(", ", Cautions.Names)}");
         return name;
     }
 
     List<T> Rows<T>(YamlMappingNode root, string key, Func<YamlMappingNode, T> read) =>
-        root.Children.TryGetValue(key, out var list) && list is YamlSequenceNode rows ? [.. rows.OfType<YamlMappingNode>().Select(read)] : [];
+        root.Children.TryGetValue(key, out var list) && list is YamlSequenceNode rows
+            ? [.. rows.OfType<YamlMappingNode>().Select(read)]
+            : [];
 
     MonthDay Day(YamlMappingNode node, string key)
     {
@@ -166,15 +214,19 @@ public sealed class SheetReader(string file)
     {
         foreach (var (key, node) in map.Children)
         {
-            if (key.ToString() == except) continue;
-            if (node is YamlMappingNode child) yield return (key.ToString(), child);
-            else Fault(node, $"{key}: expected entries below it");
+            if (key.ToString() == except)
+                continue;
+            if (node is YamlMappingNode child)
+                yield return (key.ToString(), child);
+            else
+                Fault(node, $"{key}: expected entries below it");
         }
     }
 
     string Text(YamlMappingNode node, string key)
     {
-        if (node.Children.TryGetValue(key, out var value) && value is YamlScalarNode { Value: { Length: > 0 } text }) return text;
+        if (node.Children.TryGetValue(key, out var value) && value is YamlScalarNode { Value: { Length: > 0 } text })
+            return text;
         Fault(node, $"{key} is missing");
         return "";
     }
@@ -182,8 +234,10 @@ public sealed class SheetReader(string file)
     double Number(YamlMappingNode node, string key)
     {
         var text = Text(node, key);
-        if (double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var number)) return number;
-        if (text.Length > 0) Fault(node, $"{key}: expected a number, got \"{text}\"");
+        if (double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var number))
+            return number;
+        if (text.Length > 0)
+            Fault(node, $"{key}: expected a number, got \"{text}\"");
         return 0;
     }
 

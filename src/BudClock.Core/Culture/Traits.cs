@@ -54,8 +54,22 @@ public static class Traits
     /// <summary>Every trait, in the order of the documentation.</summary>
     public static readonly IReadOnlyList<string> All =
     [
-        DryRest, LeaflessRest, RootsInFlushes, Reservoir, StandsInWater, Carnivore, Tuber, Corms, Foliage, Forced, PotBound, Vine,
-        LastingStalks, Succulent, CoolGrower, SummerRest,
+        DryRest,
+        LeaflessRest,
+        RootsInFlushes,
+        Reservoir,
+        StandsInWater,
+        Carnivore,
+        Tuber,
+        Corms,
+        Foliage,
+        Forced,
+        PotBound,
+        Vine,
+        LastingStalks,
+        Succulent,
+        CoolGrower,
+        SummerRest,
     ];
 }
 
@@ -79,19 +93,21 @@ public enum LightClass
 public static class LightWords
 {
     /// <summary>The name on a sheet: "morning-sun".</summary>
-    public static string Name(this LightClass light) => light switch
-    {
-        LightClass.MorningSun => "morning-sun",
-        LightClass.FullSun => "full-sun",
-        _ => light.ToString().ToLowerInvariant(),
-    };
+    public static string Name(this LightClass light) =>
+        light switch
+        {
+            LightClass.MorningSun => "morning-sun",
+            LightClass.FullSun => "full-sun",
+            _ => light.ToString().ToLowerInvariant(),
+        };
 
     /// <summary>In a sentence: "morning or evening sun".</summary>
-    public static string Words(this LightClass light) => light switch
-    {
-        LightClass.Shade => "shade, no direct sun",
-        LightClass.Bright => "bright light without direct sun",
-        LightClass.MorningSun => "morning or evening sun",
-        _ => "full sun",
-    };
+    public static string Words(this LightClass light) =>
+        light switch
+        {
+            LightClass.Shade => "shade, no direct sun",
+            LightClass.Bright => "bright light without direct sun",
+            LightClass.MorningSun => "morning or evening sun",
+            _ => "full sun",
+        };
 }

@@ -18,7 +18,17 @@ public sealed record Ages(int Wet, int Dry, int Limp, int Bulbs, int Roots, int 
     public static Ages Of(CultureSheet sheet)
     {
         var table = sheet.Rule("V7")!;
-        return new(Days("wet"), Days("dry"), Days("limp"), Days("bulbs"), Days("roots"), Days("nights"), Days("meter"), Days("colour"), Days("pests"));
+        return new(
+            Days("wet"),
+            Days("dry"),
+            Days("limp"),
+            Days("bulbs"),
+            Days("roots"),
+            Days("nights"),
+            Days("meter"),
+            Days("colour"),
+            Days("pests")
+        );
 
         int Days(string name) => (int)table[name];
     }

@@ -11,7 +11,15 @@ namespace BudClock.Core.Evidence;
 /// <param name="Found">What was found when it was looked over; null while nobody has.</param>
 /// <param name="QuarantineUntil">The last day it is kept apart; null for none.</param>
 /// <param name="WrongMedium">The words that say that it came in a medium it must not stay in; null for none, and once it was repotted.</param>
-public sealed record Arrival(DateOnly Arrived, int Day, DateOnly Until, string? From, Entry? Found, DateOnly? QuarantineUntil, string? WrongMedium)
+public sealed record Arrival(
+    DateOnly Arrived,
+    int Day,
+    DateOnly Until,
+    string? From,
+    Entry? Found,
+    DateOnly? QuarantineUntil,
+    string? WrongMedium
+)
 {
     /// <summary>How long a plant counts as a newcomer: plain water and no feed (common practice).</summary>
     public const int NewcomerDays = 28;
@@ -25,16 +33,26 @@ public sealed record Arrival(DateOnly Arrived, int Day, DateOnly Until, string? 
     public static Arrival? Read(Plant plant, PlantJournal journal, CultureSheet? sheet, DateOnly today)
     {
         var entry = journal.Last(Acquired);
-        if ((entry?.On ?? plant.Acquired) is not { } arrived || arrived > today) return null;
+        if ((entry?.On ?? plant.Acquired) is not { } arrived || arrived > today)
+            return null;
         var found = journal.Of(Inspected).LastOrDefault(e => e.On >= arrived);
-        return new(arrived, today.DayNumber - arrived.DayNumber, arrived.AddDays(NewcomerDays), plant.Source ?? entry?.Text, found,
-            plant.QuarantineUntil, today.DayNumber - arrived.DayNumber <= NewsDays ? Wrong(plant, journal, sheet, arrived, entry, found) : null);
+        return new(
+            arrived,
+            today.DayNumber - arrived.DayNumber,
+            arrived.AddDays(NewcomerDays),
+            plant.Source ?? entry?.Text,
+            found,
+            plant.QuarantineUntil,
+            today.DayNumber - arrived.DayNumber <= NewsDays ? Wrong(plant, journal, sheet, arrived, entry, found) : null
+        );
     }
 
     static string? Wrong(Plant plant, PlantJournal journal, CultureSheet? sheet, DateOnly arrived, Entry? entry, Entry? found)
     {
-        if (sheet is null || journal.FirstSince(arrived, Repotted) is not null) return null;
+        if (sheet is null || journal.FirstSince(arrived, Repotted) is not null)
+            return null;
         var told = new[] { plant.Medium, found?.Text, entry?.Text }.OfType<string>();
-        return told.Select(words => sheet.WrongMedia.FirstOrDefault(word => words.Contains(word, StringComparison.OrdinalIgnoreCase))).FirstOrDefault(word => word is not null);
+        return told.Select(words => sheet.WrongMedia.FirstOrDefault(word => words.Contains(word, StringComparison.OrdinalIgnoreCase)))
+            .FirstOrDefault(word => word is not null);
     }
 }

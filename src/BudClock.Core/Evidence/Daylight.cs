@@ -13,7 +13,8 @@ public sealed record Daylight(double? Hours, bool? Falling, bool Equatorial)
     /// <summary>The daylight of a day in a garden.</summary>
     public static Daylight Of(Garden garden, DateOnly day)
     {
-        if (garden.Latitude is not { } latitude) return new(null, null, false);
+        if (garden.Latitude is not { } latitude)
+            return new(null, null, false);
         var hours = Sun.On(day, latitude).DayHours;
         return new(hours, hours < Sun.On(day.AddDays(-1), latitude).DayHours, Math.Abs(latitude) < TropicDeg);
     }

@@ -30,7 +30,8 @@ public sealed record DryRest(DateOnly? RestSince, DateOnly? Woke, Entry? FirstWa
     {
         var rest = journal.Last(LeavesGone)?.On;
         var season = rest is { } since ? From(rest, FirstSign(journal, since), journal) : new(null, null, null);
-        if (season.Asleep || season.Waking) return season;
+        if (season.Asleep || season.Waking)
+            return season;
         var later = FirstAfterDry(journal);
         return later > (season.FirstWater?.On ?? DateOnly.MinValue) ? From(rest, later, journal) : season;
     }
@@ -38,21 +39,20 @@ public sealed record DryRest(DateOnly? RestSince, DateOnly? Woke, Entry? FirstWa
     static DryRest From(DateOnly? rest, DateOnly? woke, PlantJournal journal) =>
         new(rest, woke, woke is { } day ? journal.Waterings.FirstOrDefault(water => water.On >= day) : null);
 
-    static DateOnly? FirstSign(PlantJournal journal, DateOnly since) =>
-        journal.Entries.FirstOrDefault(e => e.On >= since && IsSign(e))?.On;
+    static DateOnly? FirstSign(PlantJournal journal, DateOnly since) => journal.Entries.FirstOrDefault(e => e.On >= since && IsSign(e))?.On;
 
     static bool IsSign(Entry e) =>
-        e.Kind == GrowthStarted || e.Kind == RootsStarted ||
-        ((e.Kind == GrowthHeight || e.Kind == RootLength) && e.Amount?.InBase > 0);
+        e.Kind == GrowthStarted || e.Kind == RootsStarted || ((e.Kind == GrowthHeight || e.Kind == RootLength) && e.Amount?.InBase > 0);
 
     /// <summary>Nobody waters a plant that rests dry: a growth after 60 dry days, with none before it still growing, ends a rest.</summary>
-    static DateOnly? FirstAfterDry(PlantJournal journal) => journal.Of(GrowthStarted)
-        .LastOrDefault(growth => !WateredBefore(journal, growth) && !StillGrowing(journal, growth))?.On;
+    static DateOnly? FirstAfterDry(PlantJournal journal) =>
+        journal.Of(GrowthStarted).LastOrDefault(growth => !WateredBefore(journal, growth) && !StillGrowing(journal, growth))?.On;
 
     static bool WateredBefore(PlantJournal journal, Entry growth) =>
         journal.Waterings.Any(w => w.On < growth.On && w.On > growth.On.AddDays(-DryDays));
 
     static bool StillGrowing(PlantJournal journal, Entry growth) =>
-        journal.Of(GrowthStarted, GrowthMatured, GrowthStopped, LeavesGone).LastOrDefault(e => e.On < growth.On)
-            is { } before && before.Kind == GrowthStarted && before.On > growth.On.AddDays(-LongestGrowthDays);
+        journal.Of(GrowthStarted, GrowthMatured, GrowthStopped, LeavesGone).LastOrDefault(e => e.On < growth.On) is { } before
+        && before.Kind == GrowthStarted
+        && before.On > growth.On.AddDays(-LongestGrowthDays);
 }

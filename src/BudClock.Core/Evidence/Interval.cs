@@ -25,7 +25,8 @@ public sealed record Interval(Rhythm Rhythm, double Stretch, string Because)
     public static Interval Read(Situation now)
     {
         var (stretch, because) = Stretched.Read(now);
-        if (Rhythm.Read(now.Journal, now.Today, now.Around.Vpd) is { } own) return new(own, stretch, because);
+        if (Rhythm.Read(now.Journal, now.Today, now.Around.Vpd) is { } own)
+            return new(own, stretch, because);
         var (from, to, scaled) = Guide(now);
         var scale = scaled ? Scale(now) : 1;
         return new(new((from + to) / 2 * scale, from * scale, to * scale, Own: false), stretch, because);
@@ -35,27 +36,58 @@ public sealed record Interval(Rhythm Rhythm, double Stretch, string Because)
     static (double From, double To, bool Scaled) Guide(Situation now)
     {
         var sheet = now.Sheet;
-        if (Mounted(now)) return (1, 3, true);
-        if (sheet.Rule("W5") is { } below) return Same(below[now.Daylight.Hours >= 14 ? "every-summer" : "every-winter"], false);
-        if (sheet.Rule("W4") is { } wet) return Same(wet[now.Around.Outdoors ? "every-outdoors" : "every-indoors"], true);
-        if (sheet.Rule("W3") is { } dry) return (dry["every-from"], dry["every-to"], true);
-        if (sheet.Rule("W16") is { } pebbles) return Same(pebbles["every"], false);
+        if (Mounted(now))
+            return (1, 3, true);
+        if (sheet.Rule("W5") is { } below)
+            return Same(below[now.Daylight.Hours >= 14 ? "every-summer" : "every-winter"], false);
+        if (sheet.Rule("W4") is { } wet)
+            return Same(wet[now.Around.Outdoors ? "every-outdoors" : "every-indoors"], true);
+        if (sheet.Rule("W3") is { } dry)
+            return (dry["every-from"], dry["every-to"], true);
+        if (sheet.Rule("W16") is { } pebbles)
+            return Same(pebbles["every"], false);
         return (5, 10, true);
 
         static (double, double, bool) Same(double days, bool scaled) => (days, days, scaled);
     }
 
     static bool Mounted(Situation now) =>
-        new[] { "mount", "cork", "basket" }.Any(word => now.Plant.Medium?.Contains(word, StringComparison.OrdinalIgnoreCase) == true || now.Plant.Pot?.Kind?.Contains(word, StringComparison.OrdinalIgnoreCase) == true);
+        new[] { "mount", "cork", "basket" }.Any(word =>
+            now.Plant.Medium?.Contains(word, StringComparison.OrdinalIgnoreCase) == true
+            || now.Plant.Pot?.Kind?.Contains(word, StringComparison.OrdinalIgnoreCase) == true
+        );
 
     /// <summary>Clay dries faster than plastic, small pots faster than large, an open mix under hot glass faster than one in a cool room.</summary>
     static double Scale(Situation now)
     {
         var pot = now.Plant.Pot;
-        var scale = (pot?.Kind is "clay" ? 0.8 : 1) * (pot?.DiameterCm switch { < 9 => 0.8, > 18 => 1.25, _ => 1 });
-        if (now.Around.Weather.HotDays(now.Today, 3, double.MinValue).Warmest is not { Value: var warmest }) return scale;
-        var openAndHot = now.Around.Place?.Setting is "glasshouse" or "outdoors" && now.Plant.Medium?.Contains("bark", StringComparison.OrdinalIgnoreCase) == true;
-        return scale * (warmest >= HotC ? openAndHot ? 0.3 : 0.5 : warmest >= WarmC ? 0.75 : warmest <= CoolC ? 1.5 : 1);
+        var scale =
+            (pot?.Kind is "clay" ? 0.8 : 1)
+            * (
+                pot?.DiameterCm switch
+                {
+                    < 9 => 0.8,
+                    > 18 => 1.25,
+                    _ => 1,
+                }
+            );
+        if (now.Around.Weather.HotDays(now.Today, 3, double.MinValue).Warmest is not { Value: var warmest })
+            return scale;
+        var openAndHot =
+            now.Around.Place?.Setting is "glasshouse" or "outdoors"
+            && now.Plant.Medium?.Contains("bark", StringComparison.OrdinalIgnoreCase) == true;
+        return scale
+            * (
+                warmest >= HotC
+                    ? openAndHot
+                        ? 0.3
+                        : 0.5
+                    : warmest >= WarmC
+                        ? 0.75
+                        : warmest <= CoolC
+                            ? 1.5
+                            : 1
+            );
     }
 }
 
@@ -68,9 +100,12 @@ public static class Stretched
     /// <summary>The factor, and why, as a sentence; 1 and nothing where nothing does.</summary>
     public static (double Factor, string Because) Read(Situation now)
     {
-        if (now.Sheet.Rule("D7") is { } vine && VineRests(now)) return (vine["stretch"], " In winter it drinks less.");
-        if (now.Sheet.Rule("W17") is { } aroid && SeasonDown(now, aroid["day-length"])) return (aroid["stretch"], " Days are short: keep it on the dry side.");
-        if (now.Sheet.Rule("W12") is { } bloom && now.Open(LaneKind.Bloom) && !now.Around.Outdoors) return (bloom["stretch"], " In bloom indoors sparingly, so that the flowers last.");
+        if (now.Sheet.Rule("D7") is { } vine && VineRests(now))
+            return (vine["stretch"], " In winter it drinks less.");
+        if (now.Sheet.Rule("W17") is { } aroid && SeasonDown(now, aroid["day-length"]))
+            return (aroid["stretch"], " Days are short: keep it on the dry side.");
+        if (now.Sheet.Rule("W12") is { } bloom && now.Open(LaneKind.Bloom) && !now.Around.Outdoors)
+            return (bloom["stretch"], " In bloom indoors sparingly, so that the flowers last.");
         return (1, "");
     }
 

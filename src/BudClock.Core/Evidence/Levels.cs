@@ -10,7 +10,16 @@ namespace BudClock.Core.Evidence;
 /// <param name="Level">The newest level that no filling has overtaken; null when none is.</param>
 /// <param name="Filled">The newest filling; null when none is on record.</param>
 /// <param name="LowCm">From here down it is filled.</param>
-public sealed record Levels(EntryKind Kind, bool Stands, bool OverWater, LevelSeen? Level, Entry? Filled, double LowCm, IReadOnlyList<(DateOnly On, double CmPerDay)> Falls, IReadOnlyList<int> Refills)
+public sealed record Levels(
+    EntryKind Kind,
+    bool Stands,
+    bool OverWater,
+    LevelSeen? Level,
+    Entry? Filled,
+    double LowCm,
+    IReadOnlyList<(DateOnly On, double CmPerDay)> Falls,
+    IReadOnlyList<int> Refills
+)
 {
     /// <summary>What is left below this cannot be drunk, cm.</summary>
     public const double EmptyCm = 0.5;
@@ -25,7 +34,9 @@ public sealed record Levels(EntryKind Kind, bool Stands, bool OverWater, LevelSe
 
     /// <summary>The newest of level and filling, in words; null where neither is on record.</summary>
     public (string Words, DateOnly On)? LastKnown =>
-        Level is { } level ? ($"held {level.Words}", level.On) : Filled is { } filled ? ("was filled", filled.On) : null;
+        Level is { } level ? ($"held {level.Words}", level.On)
+        : Filled is { } filled ? ("was filled", filled.On)
+        : null;
 
     /// <summary>The usual rate, cm a day: the median of the last falls; null below two.</summary>
     public double? CmPerDay => Falls.Count < 2 ? null : Median([.. Falls.TakeLast(Kept).Select(fall => fall.CmPerDay)]);
@@ -49,12 +60,14 @@ public sealed record Levels(EntryKind Kind, bool Stands, bool OverWater, LevelSe
         {
             if (entry.Kind == kind && Of(entry) is { } seen)
             {
-                if (level is not null && seen.Cm < level.Cm && seen.On > level.On) falls.Add((seen.On, (level.Cm - seen.Cm) / (seen.On.DayNumber - level.On.DayNumber)));
+                if (level is not null && seen.Cm < level.Cm && seen.On > level.On)
+                    falls.Add((seen.On, (level.Cm - seen.Cm) / (seen.On.DayNumber - level.On.DayNumber)));
                 level = seen;
             }
             else if (Fills(entry, stands))
             {
-                if (filled is not null && entry.On > filled.On) refills.Add(entry.On.DayNumber - filled.On.DayNumber);
+                if (filled is not null && entry.On > filled.On)
+                    refills.Add(entry.On.DayNumber - filled.On.DayNumber);
                 (filled, level) = (entry, null);
             }
         }
@@ -64,7 +77,10 @@ public sealed record Levels(EntryKind Kind, bool Stands, bool OverWater, LevelSe
     /// <summary>A sprinkling from above fills no tray; over a reservoir, and in a cover pot, any water does.</summary>
     static bool Fills(Entry entry, bool tray) => entry.Kind == ToppedUp || (!tray && (entry.IsWatering || entry.Kind == Repotted));
 
-    static LevelSeen? Of(Entry entry) => entry.Text == "empty" ? new(0, entry.On) : entry.Amount is { } cm ? new(cm.InBase, entry.On) : null;
+    static LevelSeen? Of(Entry entry) =>
+        entry.Text == "empty" ? new(0, entry.On)
+        : entry.Amount is { } cm ? new(cm.InBase, entry.On)
+        : null;
 
     static double Median(List<double> values)
     {

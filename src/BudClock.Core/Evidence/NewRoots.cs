@@ -19,16 +19,29 @@ public sealed record NewRoots(IReadOnlyList<Measurement> Series, DateOnly? Check
     /// <summary>Reads the roots from the day the plant woke. Roots that were lost count no more, nor does their length.</summary>
     public static NewRoots Read(PlantJournal journal, DateOnly? since)
     {
-        if (since is not { } day) return None;
+        if (since is not { } day)
+            return None;
         var lost = journal.Last(EntryKinds.RootsLost) is { } gone && gone.On >= day ? gone.On : (DateOnly?)null;
-        var signs = journal.Of(EntryKinds.RootsStarted, EntryKinds.RootLength, EntryKinds.RootCount, EntryKinds.RootsAtBase)
-            .Where(e => e.On >= day && !(e.On <= lost)).ToList();
+        var signs = journal
+            .Of(EntryKinds.RootsStarted, EntryKinds.RootLength, EntryKinds.RootCount, EntryKinds.RootsAtBase)
+            .Where(e => e.On >= day && !(e.On <= lost))
+            .ToList();
         var live = signs.Where(e => e.Amount is not { InBase: <= 0 }).ToList();
-        return new(Lengths(live), signs.LastOrDefault()?.On ?? lost, live.FirstOrDefault()?.On,
-            live.LastOrDefault(e => e.Kind == EntryKinds.RootsAtBase)?.On, live.Count > 0 ? null : lost);
+        return new(
+            Lengths(live),
+            signs.LastOrDefault()?.On ?? lost,
+            live.FirstOrDefault()?.On,
+            live.LastOrDefault(e => e.Kind == EntryKinds.RootsAtBase)?.On,
+            live.Count > 0 ? null : lost
+        );
     }
 
     /// <summary>One length a day: the last one written down.</summary>
     static List<Measurement> Lengths(IEnumerable<Entry> signs) =>
-        [.. signs.Where(e => e.Kind == EntryKinds.RootLength).GroupBy(e => e.On).Select(g => new Measurement(g.Key, g.Last().Amount!.Value.InBase))];
+        [
+            .. signs
+                .Where(e => e.Kind == EntryKinds.RootLength)
+                .GroupBy(e => e.On)
+                .Select(g => new Measurement(g.Key, g.Last().Amount!.Value.InBase)),
+        ];
 }

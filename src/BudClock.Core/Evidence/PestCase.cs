@@ -36,18 +36,31 @@ public sealed partial record PestCase(Entry Sign, Entry? Treated, int ClearLooks
 
     static PestCase? Next(PestCase? pests, Entry entry)
     {
-        if (entry.Kind == Pest && entry.Text?.Contains("algae", StringComparison.OrdinalIgnoreCase) == true) return pests;
-        if (entry.Kind == Pest && !IsClear(entry)) return new(entry, pests is { Open: true } ? pests.Treated : null, 0, entry);
-        if (pests is not { Open: true }) return pests;
-        if (entry.Kind == EntryKinds.Treated && !IsClear(entry)) return pests with { Treated = entry, LastLook = entry, ClearLooks = 0 };
-        if (entry.Kind == Rinsed) return pests;
-        if (!IsClear(entry) || (entry.On == pests.LastLook.On && pests.ClearLooks > 0)) return pests;
-        return pests with { ClearLooks = entry.Text is { } words && Over().IsMatch(words) ? LooksNeeded : pests.ClearLooks + 1, LastLook = entry };
+        if (entry.Kind == Pest && entry.Text?.Contains("algae", StringComparison.OrdinalIgnoreCase) == true)
+            return pests;
+        if (entry.Kind == Pest && !IsClear(entry))
+            return new(entry, pests is { Open: true } ? pests.Treated : null, 0, entry);
+        if (pests is not { Open: true })
+            return pests;
+        if (entry.Kind == EntryKinds.Treated && !IsClear(entry))
+            return pests with { Treated = entry, LastLook = entry, ClearLooks = 0 };
+        if (entry.Kind == Rinsed)
+            return pests;
+        if (!IsClear(entry) || (entry.On == pests.LastLook.On && pests.ClearLooks > 0))
+            return pests;
+        return pests with
+        {
+            ClearLooks = entry.Text is { } words && Over().IsMatch(words) ? LooksNeeded : pests.ClearLooks + 1,
+            LastLook = entry,
+        };
     }
 
     static bool IsClear(Entry entry) => entry.Kind == Looked ? entry.Text == "better" : entry.Text is { } words && Clear().IsMatch(words);
 
-    [GeneratedRegex(@"^\s*(no\b|none\b|clear\b|clean\b|gone\b|nothing\b|not? .*(seen|found))|\b(all clear|no pests?|none (seen|found|left)|is clear|are gone)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"^\s*(no\b|none\b|clear\b|clean\b|gone\b|nothing\b|not? .*(seen|found))|\b(all clear|no pests?|none (seen|found|left)|is clear|are gone)\b",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex Clear();
 
     [GeneratedRegex(@"\ball clear\b|\bover\b", RegexOptions.IgnoreCase)]

@@ -13,14 +13,22 @@ public sealed record PhaseRead(Phase Phase, DateOnly? Since)
     /// </summary>
     public static PhaseRead Read(Situation now)
     {
-        if (now.Arrival is { IsNewcomer: true } arrival) return new(Phase.Newcomer, arrival.Arrived);
-        if (now.Roots.Dead && !now.Resting) return new(Phase.Recovering, now.Roots.NoneSince);
-        if (Open(LaneKind.Bloom) is { } bloom) return new(Phase.Blooming, bloom);
-        if (Open(LaneKind.Spike) is { } spike) return new(Phase.Spiking, spike);
-        if (now.DryRest.Waking) return new(Phase.Waking, now.DryRest.Woke);
-        if (now.Resting) return new(Phase.Resting, now.Sleep.Since);
-        if (now.Roots.State is RootState.Few) return new(Phase.Recovering, now.Roots.NoneSince ?? now.Roots.Rests!.On);
-        if (now.Journal.Last(Planted, GrowthStarted, GrowthHeight, LeafStarted, LeavesGone) is { } last && last.Kind == Planted) return new(Phase.Waking, last.On);
+        if (now.Arrival is { IsNewcomer: true } arrival)
+            return new(Phase.Newcomer, arrival.Arrived);
+        if (now.Roots.Dead && !now.Resting)
+            return new(Phase.Recovering, now.Roots.NoneSince);
+        if (Open(LaneKind.Bloom) is { } bloom)
+            return new(Phase.Blooming, bloom);
+        if (Open(LaneKind.Spike) is { } spike)
+            return new(Phase.Spiking, spike);
+        if (now.DryRest.Waking)
+            return new(Phase.Waking, now.DryRest.Woke);
+        if (now.Resting)
+            return new(Phase.Resting, now.Sleep.Since);
+        if (now.Roots.State is RootState.Few)
+            return new(Phase.Recovering, now.Roots.NoneSince ?? now.Roots.Rests!.On);
+        if (now.Journal.Last(Planted, GrowthStarted, GrowthHeight, LeafStarted, LeavesGone) is { } last && last.Kind == Planted)
+            return new(Phase.Waking, last.On);
         return now.Sleep.Kind switch
         {
             SleepKind.Going => new(Phase.GoingToRest, now.Sleep.Since),
@@ -34,11 +42,17 @@ public sealed record PhaseRead(Phase Phase, DateOnly? Since)
     static PhaseRead InGrowth(Situation now)
     {
         var growth = now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Growth, Open: true });
-        if (Stretched.VineRests(now) && !Moves(now, growth)) return new(Phase.Resting, null);
-        if (growth is not null) return new(Phase.Growing, growth.From);
+        if (Stretched.VineRests(now) && !Moves(now, growth))
+            return new(Phase.Resting, null);
+        if (growth is not null)
+            return new(Phase.Growing, growth.From);
         return now.Journal.Last(GrowthMatured) is { } matured ? new(Phase.Ripening, matured.On) : new(Phase.Growing, null);
     }
 
-    static bool Moves(Situation now, Lane? growth) => growth is not null
-        && (growth.From > now.Today.AddDays(-MovingDays) || now.Series.Any(series => series.Moves && series.Last.On > now.Today.AddDays(-MovingDays)));
+    static bool Moves(Situation now, Lane? growth) =>
+        growth is not null
+        && (
+            growth.From > now.Today.AddDays(-MovingDays)
+            || now.Series.Any(series => series.Moves && series.Last.On > now.Today.AddDays(-MovingDays))
+        );
 }

@@ -20,17 +20,34 @@ public sealed record RestState(DateOnly Since, Entry? Stored, bool Lifted, DateO
     /// <summary>The rest that is going on, or null.</summary>
     public static RestState? Read(PlantJournal journal, IReadOnlyList<Lane> lanes, CultureSheet sheet, bool southern)
     {
-        if (lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Rest, Open: true }) is not { } rest) return null;
+        if (lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Rest, Open: true }) is not { } rest)
+            return null;
         var stored = journal.Of(EntryKinds.Stored, EntryKinds.Lifted).LastOrDefault(e => e.On >= rest.From.AddDays(-PreparedDays));
         var feel = journal.Of(Tuber, Base, Bulbs).LastOrDefault(e => e.On >= rest.From);
-        return new(rest.From, stored, stored is not null && stored.Text?.Contains("in the pot", StringComparison.OrdinalIgnoreCase) != true, feel?.On ?? rest.From, feel, Waking(sheet, rest.From, southern));
+        return new(
+            rest.From,
+            stored,
+            stored is not null && stored.Text?.Contains("in the pot", StringComparison.OrdinalIgnoreCase) != true,
+            feel?.On ?? rest.From,
+            feel,
+            Waking(sheet, rest.From, southern)
+        );
     }
 
     static DateOnly? Waking(CultureSheet sheet, DateOnly since, bool southern)
     {
         var resting = sheet.Phases.ToList().FindIndex(phase => phase.Phase is Phase.Resting);
-        if (resting < 0) return null;
+        if (resting < 0)
+            return null;
         var next = sheet.Phases[(resting + 1) % sheet.Phases.Count];
-        return Enumerable.Range(0, 3).Select(year => next.From.In(since.Year + year - 1, southern)).FirstOrDefault(day => day > since.AddDays(30)) is var wakes && wakes == default ? null : wakes;
+        return
+            Enumerable
+                .Range(0, 3)
+                .Select(year => next.From.In(since.Year + year - 1, southern))
+                .FirstOrDefault(day => day > since.AddDays(30))
+                is var wakes
+            && wakes == default
+            ? null
+            : wakes;
     }
 }

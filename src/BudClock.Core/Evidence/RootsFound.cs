@@ -53,25 +53,46 @@ public sealed partial record RootsFound(RootState State, Entry? Rests, DateOnly?
         Seen<double>? longest = null;
         foreach (var entry in journal.Of(Told))
         {
-            if (Says(entry, state, few, strongCm) is not { } said) continue;
-            if (said is RootState.None) (lost, longest) = (state is RootState.None ? lost : entry.On, null);
-            if (said is RootState.Alive && entry.Kind != RootLength) lost = null;
-            if (entry.Kind == RootLength && entry.Amount is { InBase: > 0 } cm) longest = new(cm.InBase, entry.On);
+            if (Says(entry, state, few, strongCm) is not { } said)
+                continue;
+            if (said is RootState.None)
+                (lost, longest) = (state is RootState.None ? lost : entry.On, null);
+            if (said is RootState.Alive && entry.Kind != RootLength)
+                lost = null;
+            if (entry.Kind == RootLength && entry.Amount is { InBase: > 0 } cm)
+                longest = new(cm.InBase, entry.On);
             (state, rests) = (said, entry);
         }
         // Few roots of a former season have become many, or there would be no plant to ask about.
-        if (state is RootState.Few && rests!.On < today.AddDays(-SeasonDays)) (state, lost) = (RootState.Alive, null);
+        if (state is RootState.Few && rests!.On < today.AddDays(-SeasonDays))
+            (state, lost) = (RootState.Alive, null);
         return new(state, rests, lost, longest, IsUnrooted(plant, journal, today, state, rootingDays));
     }
 
     static RootState? Says(Entry entry, RootState before, double few, double strongCm)
     {
-        if (entry.Kind == RootsLost) return RootState.None;
-        if (entry.Kind == RootCount) return entry.Amount?.Value switch { null => null, <= 0 => RootState.None, var n when n <= few => RootState.Few, _ => RootState.Alive };
-        if (entry.Kind == RootsAtBase) return RootState.Alive;
-        if (entry.Kind == RootsStarted) return Recovering(before);
+        if (entry.Kind == RootsLost)
+            return RootState.None;
+        if (entry.Kind == RootCount)
+            return entry.Amount?.Value switch
+            {
+                null => null,
+                <= 0 => RootState.None,
+                var n when n <= few => RootState.Few,
+                _ => RootState.Alive,
+            };
+        if (entry.Kind == RootsAtBase)
+            return RootState.Alive;
+        if (entry.Kind == RootsStarted)
+            return Recovering(before);
         if (entry.Kind == RootLength)
-            return entry.Amount?.InBase switch { null => null, <= 0 => RootState.None, var cm when cm >= strongCm => RootState.Alive, _ => Recovering(before) };
+            return entry.Amount?.InBase switch
+            {
+                null => null,
+                <= 0 => RootState.None,
+                var cm when cm >= strongCm => RootState.Alive,
+                _ => Recovering(before),
+            };
         return entry.Text is { } words && WithoutRoots().IsMatch(words) ? RootState.None : null;
     }
 
@@ -80,15 +101,22 @@ public sealed partial record RootsFound(RootState State, Entry? Rests, DateOnly?
 
     static bool IsUnrooted(Plant plant, PlantJournal journal, DateOnly today, RootState state, int rootingDays)
     {
-        if (state is RootState.Few or RootState.Alive) return false;
+        if (state is RootState.Few or RootState.Alive)
+            return false;
         var planted = journal.Last(Planted);
         var cutting = Rootless.Contains(plant.Origin) || (planted?.Text is { } words && Cutting().IsMatch(words));
-        if (!cutting || (planted?.On ?? journal.Last(Acquired)?.On ?? plant.Acquired) is not { } began) return false;
-        if (today.DayNumber - began.DayNumber > rootingDays) return false;
-        return journal.FirstSince(began, RootsLost) is null && (state is RootState.None || journal.FirstSince(began, GrowthStarted, LeafStarted) is null);
+        if (!cutting || (planted?.On ?? journal.Last(Acquired)?.On ?? plant.Acquired) is not { } began)
+            return false;
+        if (today.DayNumber - began.DayNumber > rootingDays)
+            return false;
+        return journal.FirstSince(began, RootsLost) is null
+            && (state is RootState.None || journal.FirstSince(began, GrowthStarted, LeafStarted) is null);
     }
 
-    [GeneratedRegex(@"\b(no|without|zero|lost (all )?(its |the )?)\s*(live |living |good )?roots?\b(?!\s*(rot|yet lost))|\brootless\b|\bunrooted\b|\bbare[- ]?root", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"\b(no|without|zero|lost (all )?(its |the )?)\s*(live |living |good )?roots?\b(?!\s*(rot|yet lost))|\brootless\b|\bunrooted\b|\bbare[- ]?root",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex WithoutRoots();
 
     [GeneratedRegex(@"\bcuttings?\b|\bleaf\b|\bcorm", RegexOptions.IgnoreCase)]

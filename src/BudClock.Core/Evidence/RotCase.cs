@@ -10,7 +10,21 @@ namespace BudClock.Core.Evidence;
 /// <param name="Cleared">The entry that says it is over; null while nobody wrote that.</param>
 public sealed partial record RotCase(Entry Sign, DateOnly Found, Entry? Treated, Entry? Cleared)
 {
-    static readonly EntryKind[] Told = [Rot, Base, Tuber, Inspected, Note, Treated_, Cut, Repotted, Looked, RootCount, RootsStarted, RootLength];
+    static readonly EntryKind[] Told =
+    [
+        Rot,
+        Base,
+        Tuber,
+        Inspected,
+        Note,
+        Treated_,
+        Cut,
+        Repotted,
+        Looked,
+        RootCount,
+        RootsStarted,
+        RootLength,
+    ];
 
     static EntryKind Treated_ => EntryKinds.Treated;
 
@@ -21,17 +35,27 @@ public sealed partial record RotCase(Entry Sign, DateOnly Found, Entry? Treated,
     public bool OfRoots => Sign.Text is { } words && Roots().IsMatch(words);
 
     /// <summary>"base soft", "rot: new growth brown at the base".</summary>
-    public string Words => Sign.Kind == Rot ? Sign.Text is { } where ? $"rot ({where})" : "rot" : Sign.Kind == Inspected || Sign.Kind == Note ? "rot" : $"{Sign.Kind.Words.ToLowerInvariant()} {Sign.Text}";
+    public string Words =>
+        Sign.Kind == Rot
+            ? Sign.Text is { } where
+                ? $"rot ({where})"
+                : "rot"
+            : Sign.Kind == Inspected || Sign.Kind == Note
+                ? "rot"
+                : $"{Sign.Kind.Words.ToLowerInvariant()} {Sign.Text}";
 
     /// <summary>The newest case; null for a plant that never rotted.</summary>
     public static RotCase? Read(PlantJournal journal)
     {
-        if (!journal.Has(Rot) && !journal.Has(Base) && !journal.Has(Tuber) && !journal.Has(Inspected)) return null;
+        if (!journal.Has(Rot) && !journal.Has(Base) && !journal.Has(Tuber) && !journal.Has(Inspected))
+            return null;
         RotCase? rot = null;
         foreach (var entry in journal.Of(Told))
         {
-            if (Shows(entry)) rot = rot is { Open: true } ? rot with { Sign = entry, Treated = null } : new(entry, entry.On, null, null);
-            else if (rot is { Open: true }) rot = rot.After(entry);
+            if (Shows(entry))
+                rot = rot is { Open: true } ? rot with { Sign = entry, Treated = null } : new(entry, entry.On, null, null);
+            else if (rot is { Open: true })
+                rot = rot.After(entry);
         }
         return rot;
     }
@@ -39,17 +63,22 @@ public sealed partial record RotCase(Entry Sign, DateOnly Found, Entry? Treated,
     RotCase After(Entry entry)
     {
         var acted = entry.Kind == Treated_ || entry.Kind == Cut || entry.Kind == Repotted;
-        if (Clears(entry)) return this with { Cleared = entry, Treated = acted ? entry : Treated };
+        if (Clears(entry))
+            return this with { Cleared = entry, Treated = acted ? entry : Treated };
         return acted ? this with { Treated = entry } : this;
     }
 
     /// <summary>A firm base on a later day, or words that say it is clean; new roots where it was the roots.</summary>
     bool Clears(Entry entry)
     {
-        if (entry.Kind == Base || entry.Kind == Tuber) return entry.Text == "firm" && entry.On > Sign.On && !OfRoots && SameOrgan(entry);
-        if (entry.Kind == RootCount || entry.Kind == RootLength) return OfRoots && Treated is not null && entry.On > Sign.On && entry.Amount is { InBase: > 0 };
-        if (entry.Kind == RootsStarted) return OfRoots && Treated is not null && entry.On > Sign.On;
-        if (entry.Kind == Rot || entry.Kind == Repotted) return false;
+        if (entry.Kind == Base || entry.Kind == Tuber)
+            return entry.Text == "firm" && entry.On > Sign.On && !OfRoots && SameOrgan(entry);
+        if (entry.Kind == RootCount || entry.Kind == RootLength)
+            return OfRoots && Treated is not null && entry.On > Sign.On && entry.Amount is { InBase: > 0 };
+        if (entry.Kind == RootsStarted)
+            return OfRoots && Treated is not null && entry.On > Sign.On;
+        if (entry.Kind == Rot || entry.Kind == Repotted)
+            return false;
         return entry.Text is { } words && Over().IsMatch(words) && !Denied().IsMatch(words);
     }
 
@@ -57,9 +86,13 @@ public sealed partial record RotCase(Entry Sign, DateOnly Found, Entry? Treated,
 
     static bool Shows(Entry entry)
     {
-        if (entry.Kind == Rot) return !(entry.Text is { } said && Denied().IsMatch(said)) && !(entry.Text is { } over && Over().IsMatch(over) && !Soft().IsMatch(over));
-        if (entry.Kind == Base) return entry.Text is "soft" or "smelling";
-        if (entry.Kind == Tuber) return entry.Text == "soft";
+        if (entry.Kind == Rot)
+            return !(entry.Text is { } said && Denied().IsMatch(said))
+                && !(entry.Text is { } over && Over().IsMatch(over) && !Soft().IsMatch(over));
+        if (entry.Kind == Base)
+            return entry.Text is "soft" or "smelling";
+        if (entry.Kind == Tuber)
+            return entry.Text == "soft";
         return entry.Kind == Inspected && entry.Text is { } words && Rotten().IsMatch(words) && !Denied().IsMatch(words);
     }
 

@@ -21,7 +21,9 @@ public sealed class Situation
     RotCase? rot;
     PestCase? pests;
     Temper? temper;
-    bool arrivalRead, rotRead, pestsRead;
+    bool arrivalRead,
+        rotRead,
+        pestsRead;
 
     public required Plant Plant { get; init; }
 
@@ -51,7 +53,8 @@ public sealed class Situation
     public Ages Ages => ages ??= Ages.Of(Sheet);
 
     /// <summary>Has it live roots?</summary>
-    public RootsFound Roots => roots ??= RootsFound.Read(Plant, Journal, Today, Needs("V3", "few"), Needs("F7", "strong"), (int)Needs("V3", "rooting"));
+    public RootsFound Roots =>
+        roots ??= RootsFound.Read(Plant, Journal, Today, Needs("V3", "few"), Needs("F7", "strong"), (int)Needs("V3", "rooting"));
 
     /// <summary>The new roots since it woke, for habits with a dry rest.</summary>
     public NewRoots NewRoots { get; init; } = NewRoots.None;
@@ -63,8 +66,14 @@ public sealed class Situation
     public Interval Interval => interval ??= Interval.Read(this);
 
     /// <summary>Thirst, or roots.</summary>
-    public Thirst Thirst => thirst ??= Thirst.Read(
-        this, Interval.Days, Interval.Rhythm.Own ? Interval.To : null, Needs("V1", "third") / 100, (int)Needs("V1", "forgotten"));
+    public Thirst Thirst =>
+        thirst ??= Thirst.Read(
+            this,
+            Interval.Days,
+            Interval.Rhythm.Own ? Interval.To : null,
+            Needs("V1", "third") / 100,
+            (int)Needs("V1", "forgotten")
+        );
 
     /// <summary>The water below it.</summary>
     public Levels Levels => levels ??= Vessels.LevelsOf(this);
@@ -120,14 +129,20 @@ public sealed class Situation
     /// <summary>The school that the grower chose for this plant, else the sheet's; null where the sheet knows no such question.</summary>
     public ChosenSchool? School(string question)
     {
-        if (Sheet.Schools.GetValueOrDefault(question) is not { } schools) return null;
+        if (Sheet.Schools.GetValueOrDefault(question) is not { } schools)
+            return null;
         var chosen = Plant.Schools.For(question) is { } own && schools.Answers.ContainsKey(own) ? own : schools.Default;
-        return new(schools.Answers[chosen], [.. schools.Answers.Values.Where(s => s.Name != chosen).Select(s => new OtherSchool(s.Name, s.Does, s.Risks))]);
+        return new(
+            schools.Answers[chosen],
+            [.. schools.Answers.Values.Where(s => s.Name != chosen).Select(s => new OtherSchool(s.Name, s.Does, s.Risks))]
+        );
     }
 
-    static T? Read<T>(ref bool done, ref T? kept, Func<T?> read) where T : class
+    static T? Read<T>(ref bool done, ref T? kept, Func<T?> read)
+        where T : class
     {
-        if (!done) (kept, done) = (read(), true);
+        if (!done)
+            (kept, done) = (read(), true);
         return kept;
     }
 }

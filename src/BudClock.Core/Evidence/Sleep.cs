@@ -34,15 +34,33 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
     const int UnknownDays = 90;
 
     static readonly EntryKind[] Life =
-        [LeafStarted, LeafSpan, LeafCount, Leaves, GrowthStarted, GrowthHeight, SummerLeaves, RootsStarted, RootLength, RootCount, RootsAtBase, SpikeStarted, BloomOpened];
+    [
+        LeafStarted,
+        LeafSpan,
+        LeafCount,
+        Leaves,
+        GrowthStarted,
+        GrowthHeight,
+        SummerLeaves,
+        RootsStarted,
+        RootLength,
+        RootCount,
+        RootsAtBase,
+        SpikeStarted,
+        BloomOpened,
+    ];
 
     /// <summary>Reads whether it sleeps.</summary>
     public static Sleep Read(Situation now)
     {
-        if (now.Rest is { } rest) return new(SleepKind.Resting, rest.Since, $"resting since {Dates.Near(rest.Since, now.Today)}");
-        if (now.DryRest.Asleep) return new(SleepKind.Resting, now.DryRest.RestSince, $"leafless since {Dates.Near(now.DryRest.RestSince!.Value, now.Today)}");
-        if (now.Around.Place?.Setting == "store" && !Alive(now, now.Today.AddDays(-UnknownDays))) return new(SleepKind.Perhaps, null, "it stands in a store, and nobody wrote of a leaf");
-        if (now.DryRest.Waking || !now.Sheet.Is(Traits.LeaflessRest)) return Awake;
+        if (now.Rest is { } rest)
+            return new(SleepKind.Resting, rest.Since, $"resting since {Dates.Near(rest.Since, now.Today)}");
+        if (now.DryRest.Asleep)
+            return new(SleepKind.Resting, now.DryRest.RestSince, $"leafless since {Dates.Near(now.DryRest.RestSince!.Value, now.Today)}");
+        if (now.Around.Place?.Setting == "store" && !Alive(now, now.Today.AddDays(-UnknownDays)))
+            return new(SleepKind.Perhaps, null, "it stands in a store, and nobody wrote of a leaf");
+        if (now.DryRest.Waking || !now.Sheet.Is(Traits.LeaflessRest))
+            return Awake;
         return Going(now) ?? Unlogged(now) ?? Awake;
     }
 
@@ -51,48 +69,82 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
     {
         var since = now.Today.AddDays(-DoneDays);
         var woke = now.Journal.Last(GrowthStarted, LeafStarted, SummerLeaves)?.On;
-        var leaves = now.Journal.Of(Leaves, LeafDropped)
-            .Where(e => e.On > since && !(woke >= e.On) && (e.Kind == LeafDropped || e.Text == "yellowing")).ToList();
+        var leaves = now
+            .Journal.Of(Leaves, LeafDropped)
+            .Where(e => e.On > since && !(woke >= e.On) && (e.Kind == LeafDropped || e.Text == "yellowing"))
+            .ToList();
         var ordered = Ordered(now);
         var matured = now.Journal.Last(GrowthMatured, GrowthStarted) is { } last && last.Kind == GrowthMatured;
         var enough = ordered is null && !matured ? LeavesGoing : 1;
-        if (leaves.Count < enough) return ordered is { } day ? new(SleepKind.Going, day, $"you sent it to rest {Dates.Ago(day, now.Today)}") : null;
-        if (ordered is null && !InSeason(now, leaves[^1].On)) return null;
-        if (leaves[^1].On.DayNumber - leaves[0].On.DayNumber > GoingDays + 20) leaves = [.. leaves.Where(e => e.On > leaves[^1].On.AddDays(-GoingDays))];
+        if (leaves.Count < enough)
+            return ordered is { } day ? new(SleepKind.Going, day, $"you sent it to rest {Dates.Ago(day, now.Today)}") : null;
+        if (ordered is null && !InSeason(now, leaves[^1].On))
+            return null;
+        if (leaves[^1].On.DayNumber - leaves[0].On.DayNumber > GoingDays + 20)
+            leaves = [.. leaves.Where(e => e.On > leaves[^1].On.AddDays(-GoingDays))];
         return leaves.Count < enough ? null : new(SleepKind.Going, leaves[0].On, $"leaves going since {Dates.Short(leaves[0].On)}");
     }
 
     /// <summary>The grower's own order holds at any date (rule D1), until it grows again.</summary>
-    static DateOnly? Ordered(Situation now) => now.Journal.Last(ProgrammeStarted) is { Text: { } words } order && words.Contains("rest", StringComparison.OrdinalIgnoreCase)
-        && now.Journal.FirstSince(order.On.AddDays(1), GrowthStarted, LeafStarted, SummerLeaves) is null ? order.On : null;
+    static DateOnly? Ordered(Situation now) =>
+        now.Journal.Last(ProgrammeStarted) is { Text: { } words } order
+        && words.Contains("rest", StringComparison.OrdinalIgnoreCase)
+        && now.Journal.FirstSince(order.On.AddDays(1), GrowthStarted, LeafStarted, SummerLeaves) is null
+            ? order.On
+            : null;
 
     /// <summary>The season in which its kind goes to rest: by its year, by the day's length, or by cool nights in a falling year.</summary>
     public static bool InSeason(Situation now, DateOnly? on = null)
     {
-        if (!now.Daylight.Tells) return false;
-        if (now.Sheet.Is(Traits.SummerRest)) return Usual(now) is not null;
+        if (!now.Daylight.Tells)
+            return false;
+        if (now.Sheet.Is(Traits.SummerRest))
+            return Usual(now) is not null;
         var light = on is { } day ? Daylight.Of(now.Around.Garden, day) : now.Daylight;
         var limit = now.Sheet.Rule("D1")?.Find("day-length") ?? 12.5;
-        return light.GoesDown(limit) || (light.Falling == true && now.Temper.Cold && light.Hours < limit + 1) || (now.Daylight.GoesDown(limit) && Usual(now) is not null);
+        return light.GoesDown(limit)
+            || (light.Falling == true && now.Temper.Cold && light.Hours < limit + 1)
+            || (now.Daylight.GoesDown(limit) && Usual(now) is not null);
     }
 
     /// <summary>The span of its usual year in which it goes to rest or rests today; null outside of it.</summary>
-    static (UsualPhase Phase, DateOnly From)? Usual(Situation now) => now.Sheet.PhaseOn(now.Today, now.Around.Garden.Southern) is { } usual
-        && (usual.Phase.Phase is Phase.Resting or Phase.GoingToRest || (usual.Phase.Phase is Phase.Waking && now.Sheet.Is(Traits.DryRest))) ? usual : null;
+    static (UsualPhase Phase, DateOnly From)? Usual(Situation now) =>
+        now.Sheet.PhaseOn(now.Today, now.Around.Garden.Southern) is { } usual
+        && (usual.Phase.Phase is Phase.Resting or Phase.GoingToRest || (usual.Phase.Phase is Phase.Waking && now.Sheet.Is(Traits.DryRest)))
+            ? usual
+            : null;
 
     static Sleep? Unlogged(Situation now)
     {
-        if (now.Daylight.Equatorial) return null;
+        if (now.Daylight.Equatorial)
+            return null;
         if (now.Around.Garden.Latitude is null)
-            return Alive(now, now.Today.AddDays(-UnknownDays)) ? null : new(SleepKind.Perhaps, null, "nobody wrote of a leaf lately", "the garden's latitude, and with it the season, is not known");
-        if (Usual(now) is not { } usual || Alive(now, SpanStart(now, usual.From))) return null;
-        var dryRest = now.Sheet.Is(Traits.DryRest) && usual.Phase.Phase is Phase.Waking && now.Journal.Waterings.Any(e => e.On >= usual.From);
-        return dryRest ? null : new(SleepKind.Perhaps, usual.From, $"its kind rests at this time, and nobody wrote of a leaf since {Dates.Near(usual.From, now.Today)}");
+            return Alive(now, now.Today.AddDays(-UnknownDays))
+                ? null
+                : new(
+                    SleepKind.Perhaps,
+                    null,
+                    "nobody wrote of a leaf lately",
+                    "the garden's latitude, and with it the season, is not known"
+                );
+        if (Usual(now) is not { } usual || Alive(now, SpanStart(now, usual.From)))
+            return null;
+        var dryRest =
+            now.Sheet.Is(Traits.DryRest) && usual.Phase.Phase is Phase.Waking && now.Journal.Waterings.Any(e => e.On >= usual.From);
+        return dryRest
+            ? null
+            : new(
+                SleepKind.Perhaps,
+                usual.From,
+                $"its kind rests at this time, and nobody wrote of a leaf since {Dates.Near(usual.From, now.Today)}"
+            );
     }
 
     /// <summary>While it wakes, what was seen through its rest counts too.</summary>
-    static DateOnly SpanStart(Situation now, DateOnly from) => now.Sheet.Is(Traits.DryRest) && now.Sheet.PhaseOn(now.Today, now.Around.Garden.Southern)?.Phase.Phase is Phase.Waking
-        ? from.AddDays(-UnknownDays) : from;
+    static DateOnly SpanStart(Situation now, DateOnly from) =>
+        now.Sheet.Is(Traits.DryRest) && now.Sheet.PhaseOn(now.Today, now.Around.Garden.Southern)?.Phase.Phase is Phase.Waking
+            ? from.AddDays(-UnknownDays)
+            : from;
 
     static bool Alive(Situation now, DateOnly since) => now.Journal.Of(Life).Any(e => e.On >= since && e.Amount is not { InBase: <= 0 });
 }

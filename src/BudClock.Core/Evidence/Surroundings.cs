@@ -43,18 +43,22 @@ public sealed record Surroundings(Garden Garden)
 /// <summary>How long organs took on the plants of each genus; read once for a genus, when first asked.</summary>
 public sealed class KinRecord(IEnumerable<Plant> plants, DateOnly today)
 {
-    readonly Dictionary<string, List<(string Tag, DateOnly? Acquired, IReadOnlyList<Lane> Lanes)>> byGenus = new(StringComparer.OrdinalIgnoreCase);
+    readonly Dictionary<string, List<(string Tag, DateOnly? Acquired, IReadOnlyList<Lane> Lanes)>> byGenus = new(
+        StringComparer.OrdinalIgnoreCase
+    );
 
     /// <summary>Days of a turn on the other plants of the plant's genus.</summary>
-    public IReadOnlyList<int> Intervals(Plant plant, string turn) => plant.Genus is not { } genus
-        ? []
-        : [.. Of(genus).Where(kin => kin.Tag != plant.Tag).SelectMany(kin => Forecasts.Intervals(turn, kin.Lanes, kin.Acquired))];
+    public IReadOnlyList<int> Intervals(Plant plant, string turn) =>
+        plant.Genus is not { } genus
+            ? []
+            : [.. Of(genus).Where(kin => kin.Tag != plant.Tag).SelectMany(kin => Forecasts.Intervals(turn, kin.Lanes, kin.Acquired))];
 
     List<(string Tag, DateOnly? Acquired, IReadOnlyList<Lane> Lanes)> Of(string genus)
     {
         lock (byGenus)
         {
-            if (byGenus.TryGetValue(genus, out var known)) return known;
+            if (byGenus.TryGetValue(genus, out var known))
+                return known;
             var kin = plants.Where(p => string.Equals(p.Genus, genus, StringComparison.OrdinalIgnoreCase));
             return byGenus[genus] = [.. kin.Select(p => (p.Tag, p.Acquired, LaneReader.Read(PlantJournal.UpTo(today, p.Entries))))];
         }

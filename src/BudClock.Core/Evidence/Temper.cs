@@ -10,8 +10,15 @@ namespace BudClock.Core.Evidence;
 /// <param name="WarmNightAhead">The first forecast night that stays above the limit; null for none.</param>
 /// <param name="HotDay">The warmest of the last days, where at least two of three were above the limit; null otherwise.</param>
 public sealed record Temper(
-    Seen<double>? Night, double FeedC, double DangerC, ForecastDay? ColdAhead, ForecastDay? CoolAhead,
-    Seen<double>? HotNight, ForecastDay? WarmNightAhead, Seen<double>? HotDay)
+    Seen<double>? Night,
+    double FeedC,
+    double DangerC,
+    ForecastDay? ColdAhead,
+    ForecastDay? CoolAhead,
+    Seen<double>? HotNight,
+    ForecastDay? WarmNightAhead,
+    Seen<double>? HotDay
+)
 {
     const int HotSpellDays = 3;
 
@@ -34,11 +41,14 @@ public sealed record Temper(
         var last = weather.LastNight(now.Today, measured);
         var own = !now.Around.Indoors;
         return new(
-            weather.CoolestNight(now.Today, measured), limits["feed"], danger,
+            weather.CoolestNight(now.Today, measured),
+            limits["feed"],
+            danger,
             own ? weather.FirstBelow(danger, now.Today, ahead) : null,
             own ? weather.FirstBelow(limits["feed"], now.Today, ahead) : null,
             hotNight is { } warmest && last?.Value > warmest ? last : null,
             hotNight is { } limit && own ? weather.FirstWarmNight(limit, now.Today, ahead) : null,
-            hotDay is { } most && weather.HotDays(now.Today, HotSpellDays, most) is (>= 2, { } hottest) ? hottest : null);
+            hotDay is { } most && weather.HotDays(now.Today, HotSpellDays, most) is ( >= 2, { } hottest) ? hottest : null
+        );
     }
 }

@@ -44,16 +44,26 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
     /// <param name="forgotten">Days after which an unanswered sign is not asked about any more.</param>
     public static Thirst Read(Situation now, double interval, double? runOut, double third, int forgotten)
     {
-        if (NewestSign(now, forgotten) is not { } sign) return None;
+        if (NewestSign(now, forgotten) is not { } sign)
+            return None;
         var age = now.Today.DayNumber - sign.On.DayNumber;
-        if (age > (sign.Kind == Bulbs ? now.Ages.Bulbs : now.Ages.Limp)) return new(ThirstKind.Forgotten, sign, null, null);
-        if (now.Levels is { OverWater: true } levels) return OverWater(now, sign, levels);
+        if (age > (sign.Kind == Bulbs ? now.Ages.Bulbs : now.Ages.Limp))
+            return new(ThirstKind.Forgotten, sign, null, null);
+        if (now.Levels is { OverWater: true } levels)
+            return OverWater(now, sign, levels);
         var wet = now.Wetness;
         if (wet.Felt is { } felt)
-            return new(wet.IsDry ? ThirstKind.Thirsty : ThirstKind.RootAlarm, sign, $"the medium was {felt.Text} {Dates.Ago(felt.On, now.Today)}", felt.On);
-        if (wet.DaysSince(now.Today) is not { } days) return new(ThirstKind.Unfelt, sign, null, null);
+            return new(
+                wet.IsDry ? ThirstKind.Thirsty : ThirstKind.RootAlarm,
+                sign,
+                $"the medium was {felt.Text} {Dates.Ago(felt.On, now.Today)}",
+                felt.On
+            );
+        if (wet.DaysSince(now.Today) is not { } days)
+            return new(ThirstKind.Unfelt, sign, null, null);
         var watered = $"it was watered {Dates.Ago(wet.LastWater!.On, now.Today)}";
-        if (days <= interval * third || WateredForIt(now, sign, wet.LastWater)) return new(ThirstKind.RootAlarm, sign, watered, wet.LastWater.On);
+        if (days <= interval * third || WateredForIt(now, sign, wet.LastWater))
+            return new(ThirstKind.RootAlarm, sign, watered, wet.LastWater.On);
         return new(days >= runOut ? ThirstKind.Thirsty : ThirstKind.Unfelt, sign, watered, wet.LastWater.On);
     }
 
@@ -66,19 +76,32 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
         return open.Count == 0 ? null : open.MaxBy(e => e.On);
 
         Entry? Sign(Entry? newest, string[] states, int days) =>
-            newest is not null && states.Contains(newest.Text) && newest.On >= now.Today.AddDays(-days)
-            && !(now.Wetness.LastWater is { } water && now.Journal.IsAfter(water, newest)) ? newest : null;
+            newest is not null
+            && states.Contains(newest.Text)
+            && newest.On >= now.Today.AddDays(-days)
+            && !(now.Wetness.LastWater is { } water && now.Journal.IsAfter(water, newest))
+                ? newest
+                : null;
     }
 
     /// <summary>It was limp, was watered for it, and is limp again.</summary>
     static bool WateredForIt(Situation now, Entry sign, Entry water) =>
-        now.Journal.Of(sign.Kind).Any(e => Limp.Concat(Shrunken).Contains(e.Text) && e != sign && !now.Journal.IsAfter(e, water) && e.On >= water.On.AddDays(-now.Ages.Limp));
+        now
+            .Journal.Of(sign.Kind)
+            .Any(e =>
+                Limp.Concat(Shrunken).Contains(e.Text)
+                && e != sign
+                && !now.Journal.IsAfter(e, water)
+                && e.On >= water.On.AddDays(-now.Ages.Limp)
+            );
 
     /// <summary>Over a reservoir or in a tray the level is what a finger is elsewhere.</summary>
     static Thirst OverWater(Situation now, Entry sign, Levels levels)
     {
-        if (levels.Stands && now.Wetness.IsDry) return new(ThirstKind.Thirsty, sign, "the medium is dry", now.Wetness.Felt!.On);
-        if (levels.Low is { } low) return new(ThirstKind.Thirsty, sign, $"the {levels.Name} was {low.Words} {Dates.Ago(low.On, now.Today)}", low.On);
+        if (levels.Stands && now.Wetness.IsDry)
+            return new(ThirstKind.Thirsty, sign, "the medium is dry", now.Wetness.Felt!.On);
+        if (levels.Low is { } low)
+            return new(ThirstKind.Thirsty, sign, $"the {levels.Name} was {low.Words} {Dates.Ago(low.On, now.Today)}", low.On);
         return levels.LastKnown is { } known
             ? new(ThirstKind.RootAlarm, sign, $"the {levels.Name} {known.Words} {Dates.Ago(known.On, now.Today)}", known.On)
             : new(ThirstKind.Unfelt, sign, null, null);

@@ -14,19 +14,31 @@ public static class Vessels
     static readonly string[] InertMedia = ["semi-hydro", "pellet", "leca", "water culture", "jar", "wick"];
 
     /// <summary>The vessel a plant stands in; null for none.</summary>
-    public static Vessel? Of(Plant plant, IReadOnlyList<Vessel> vessels) => plant.Vessel is { } code ? vessels.FirstOrDefault(v => v.Code == code) : null;
+    public static Vessel? Of(Plant plant, IReadOnlyList<Vessel> vessels) =>
+        plant.Vessel is { } code ? vessels.FirstOrDefault(v => v.Code == code) : null;
 
     /// <summary>Levels and fillings of plants that share one water; the same level written down for several counts once.</summary>
-    public static PlantJournal Log(IEnumerable<Plant> plants, DateOnly today) => PlantJournal.UpTo(today, plants.SelectMany(plant => plant.Entries)
-        .Where(e => e.Kind == Tray || e.Kind == Reservoir || e.IsWatering).DistinctBy(e => (e.On, e.Kind, e.Text, e.Amount)));
+    public static PlantJournal Log(IEnumerable<Plant> plants, DateOnly today) =>
+        PlantJournal.UpTo(
+            today,
+            plants
+                .SelectMany(plant => plant.Entries)
+                .Where(e => e.Kind == Tray || e.Kind == Reservoir || e.IsWatering)
+                .DistinctBy(e => (e.On, e.Kind, e.Text, e.Amount))
+        );
 
     /// <summary>It drinks from a reservoir, a jar or a wick, whatever its habit.</summary>
     public static bool OverReservoir(Situation now)
     {
-        if (now.Around.Vessel is { } vessel) return vessel.Kind == Vessel.Reservoir;
-        if (now.Sheet.Is(Traits.StandsInWater)) return false;
-        if (now.Sheet.Is(Traits.Reservoir) || now.Plant.Pot?.Kind == Pot.Reservoir) return true;
-        if (now.Plant.Medium is not null) return InertMedia.Any(word => now.Plant.Medium.Contains(word, StringComparison.OrdinalIgnoreCase)) || now.Plant.Medium == "water";
+        if (now.Around.Vessel is { } vessel)
+            return vessel.Kind == Vessel.Reservoir;
+        if (now.Sheet.Is(Traits.StandsInWater))
+            return false;
+        if (now.Sheet.Is(Traits.Reservoir) || now.Plant.Pot?.Kind == Pot.Reservoir)
+            return true;
+        if (now.Plant.Medium is not null)
+            return InertMedia.Any(word => now.Plant.Medium.Contains(word, StringComparison.OrdinalIgnoreCase))
+                || now.Plant.Medium == "water";
         return now.Journal.Last(Reservoir)?.On >= now.Today.AddDays(-ReadForDays);
     }
 
@@ -39,6 +51,12 @@ public static class Vessels
         var over = OverReservoir(now);
         var stands = !over && (now.Sheet.Is(Traits.StandsInWater) || now.Around.Vessel?.Kind == Vessel.Tray);
         var journal = now.Around.VesselLog is { } shared ? shared : now.Journal;
-        return Levels.Read(journal, over ? Reservoir : Tray, stands, over || stands, over ? now.Sheet.Rule("W9")?.Find("low") ?? Levels.EmptyCm : Levels.EmptyCm);
+        return Levels.Read(
+            journal,
+            over ? Reservoir : Tray,
+            stands,
+            over || stands,
+            over ? now.Sheet.Rule("W9")?.Find("low") ?? Levels.EmptyCm : Levels.EmptyCm
+        );
     }
 }

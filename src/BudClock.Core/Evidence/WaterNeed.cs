@@ -1,4 +1,5 @@
 using BudClock.Core.Mixing;
+
 namespace BudClock.Core.Evidence;
 
 /// <summary>How much water a plant takes at one watering: its own record first, else a share of the pot by its medium (rule F12).</summary>
@@ -10,7 +11,15 @@ public sealed record WaterNeed(double Ml, bool Own)
 
     /// <summary>Share of the pot's volume that a watering takes, with what runs through. Common practice; the plant's own record replaces it.</summary>
     static readonly (string Medium, double Share)[] OfThePot =
-        [("bark", 0.35), ("moss", 0.25), ("semi-hydro", 0.2), ("pellets", 0.2), ("water", 0.25), ("gritty", 0.25), ("peat", 0.2)];
+    [
+        ("bark", 0.35),
+        ("moss", 0.25),
+        ("semi-hydro", 0.2),
+        ("pellets", 0.2),
+        ("water", 0.25),
+        ("gritty", 0.25),
+        ("peat", 0.2),
+    ];
 
     const double AnyMedium = 0.2;
 
@@ -19,8 +28,14 @@ public sealed record WaterNeed(double Ml, bool Own)
 
     public static WaterNeed Of(Plant plant, PlantJournal journal)
     {
-        var given = journal.Waterings.Where(e => e.Amount is { InBase: > 0 }).TakeLast(Remembered).Select(e => e.Amount!.Value.InBase).Order().ToList();
-        if (given.Count > 0) return new(given[given.Count / 2], Own: true);
+        var given = journal
+            .Waterings.Where(e => e.Amount is { InBase: > 0 })
+            .TakeLast(Remembered)
+            .Select(e => e.Amount!.Value.InBase)
+            .Order()
+            .ToList();
+        if (given.Count > 0)
+            return new(given[given.Count / 2], Own: true);
         return new(plant.Pot?.VolumeMl is { } pot ? pot * Share(plant.Medium) : WithoutPotMl, Own: false);
     }
 
@@ -31,7 +46,11 @@ public sealed record WaterNeed(double Ml, bool Own)
     public WaterNeed Times(double share) => this with { Ml = Ml * share };
 
     static double Share(string? medium) =>
-        OfThePot.Where(known => medium?.Contains(known.Medium, StringComparison.OrdinalIgnoreCase) == true).Select(known => (double?)known.Share).FirstOrDefault() ?? AnyMedium;
+        OfThePot
+            .Where(known => medium?.Contains(known.Medium, StringComparison.OrdinalIgnoreCase) == true)
+            .Select(known => (double?)known.Share)
+            .FirstOrDefault()
+        ?? AnyMedium;
 
     /// <summary>"200 mL", "about 340 mL" where it is only reckoned from the pot.</summary>
     public string Words(bool us = false) => $"{(Own ? "" : "about ")}{Volumes.Words(Math.Max(10, Math.Round(Ml / 10) * 10) / 1000, us)}";

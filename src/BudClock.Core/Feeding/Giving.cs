@@ -11,7 +11,8 @@ public static class Giving
     /// <param name="amount">How much it got; null when nobody measured.</param>
     public static IReadOnlyList<EntryDraft> Entries(Assessment plant, Batch batch, Recipe? recipe, Quantity? amount)
     {
-        if (recipe?.Bottle == Bottles.Leaf) return [new(EntryKinds.Fed, plant.On, null, "on the leaves", Mix: batch.Code)];
+        if (recipe?.Bottle == Bottles.Leaf)
+            return [new(EntryKinds.Fed, plant.On, null, "on the leaves", Mix: batch.Code)];
         var water = new EntryDraft(Act(plant), plant.On, amount, Mix: batch.Code);
         return batch.NitrogenPpm > 0 || recipe?.Feeds.Count > 0 ? [water, new(EntryKinds.Fed, plant.On, Mix: batch.Code)] : [water];
     }
@@ -19,7 +20,8 @@ public static class Giving
     /// <summary>How its water is logged: a first soak, a filled tray or reservoir, or a watering.</summary>
     public static EntryKind Act(Assessment plant)
     {
-        if (plant.Plant.Vessel is not null) return EntryKinds.ToppedUp;
+        if (plant.Plant.Vessel is not null)
+            return EntryKinds.ToppedUp;
         return plant.Of(Care.GiveWater) switch
         {
             { Care: Care.FillTray or Care.TopUp } => EntryKinds.ToppedUp,

@@ -10,18 +10,30 @@ public sealed record SaltWatch(Assessment Plant, int FeedsSince, DateOnly? Flush
 {
     /// <summary>Plants that were ever fed, flushed or measured, those with a flush due first, then by feeds since.</summary>
     public static IReadOnlyList<SaltWatch> Of(IEnumerable<Assessment> plants) =>
-    [
-        .. plants.Where(a => !a.Gone).Select(Read)
-            .Where(row => row.FeedsSince > 0 || row.Flushed is not null || row.RunOffPpm is not null || row.Flush is not null)
-            .OrderBy(row => row.Flush is null).ThenByDescending(row => row.FeedsSince).ThenBy(row => row.Plant.Plant.Tag, StringComparer.Ordinal),
-    ];
+        [
+            .. plants
+                .Where(a => !a.Gone)
+                .Select(Read)
+                .Where(row => row.FeedsSince > 0 || row.Flushed is not null || row.RunOffPpm is not null || row.Flush is not null)
+                .OrderBy(row => row.Flush is null)
+                .ThenByDescending(row => row.FeedsSince)
+                .ThenBy(row => row.Plant.Plant.Tag, StringComparer.Ordinal),
+        ];
 
     /// <summary>"8 feeds since 20 May 2029, when it was flushed or repotted. Run-off 310 ppm, 8 May. It bears 400 ppm."; where a flush is due, why.</summary>
     public string Words(DateOnly today)
     {
-        var feeds = FeedsSince switch { 0 => "No feed", 1 => "1 feed", var count => FormattableString.Invariant($"{count} feeds") };
-        var since = Flushed is { } day ? $"{feeds} since {Dates.Near(day, today)}, when it was flushed or repotted." : $"{feeds}, and no flush on record.";
-        if (Flush is not null) return $"{since} {Flush.Reason}";
+        var feeds = FeedsSince switch
+        {
+            0 => "No feed",
+            1 => "1 feed",
+            var count => FormattableString.Invariant($"{count} feeds"),
+        };
+        var since = Flushed is { } day
+            ? $"{feeds} since {Dates.Near(day, today)}, when it was flushed or repotted."
+            : $"{feeds}, and no flush on record.";
+        if (Flush is not null)
+            return $"{since} {Flush.Reason}";
         var runOff = RunOffPpm is { } run ? FormattableString.Invariant($" Run-off {run.Value:0} ppm, {Dates.Near(run.On, today)}.") : "";
         return FormattableString.Invariant($"{since}{runOff} It bears {BearsPpm:0} ppm.");
     }
@@ -31,7 +43,13 @@ public sealed record SaltWatch(Assessment Plant, int FeedsSince, DateOnly? Flush
         var journal = plant.Situation.Journal;
         var flushed = journal.Last(EntryKinds.Rinsed, EntryKinds.Repotted)?.On;
         var runOff = journal.Last(EntryKinds.RunOff);
-        return new(plant, journal.Of(EntryKinds.Fed).Count(e => !(e.On <= flushed)), flushed, runOff is null ? null : new(runOff.Amount!.Value.InBase, runOff.On),
-            SaltAdviser.Of(plant.Situation.Sheet).TdsPpm, plant.Advice.FirstOrDefault(advice => advice is { Asks: true, Care: Care.Flush }));
+        return new(
+            plant,
+            journal.Of(EntryKinds.Fed).Count(e => !(e.On <= flushed)),
+            flushed,
+            runOff is null ? null : new(runOff.Amount!.Value.InBase, runOff.On),
+            SaltAdviser.Of(plant.Situation.Sheet).TdsPpm,
+            plant.Advice.FirstOrDefault(advice => advice is { Asks: true, Care: Care.Flush })
+        );
     }
 }

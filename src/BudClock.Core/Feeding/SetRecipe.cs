@@ -14,9 +14,17 @@ public static class SetRecipe
     {
         var objections = new List<string>();
         var bears = SaltAdviser.Of(now.Sheet).TdsPpm;
-        if (now.Sheet.Is(Traits.Carnivore) && recipe.Feeds.Count > 0) objections.Add("A carnivore gets nothing in the medium, ever: feed there kills its roots (F8).");
-        if (shelf.Litre(recipe) is { } mix && mix.TdsPpm > bears) objections.Add(string.Create(CultureInfo.InvariantCulture, $"{recipe.Name} comes to {mix.TdsPpm:0} ppm; {now.Sheet.Title.ToLowerInvariant()} bear {bears:0} (F10)."));
-        if (recipe.Feeds.Count > 0 && now.Roots.Dead) objections.Add("It has no live roots: feed would only leave salt (F7).");
+        if (now.Sheet.Is(Traits.Carnivore) && recipe.Feeds.Count > 0)
+            objections.Add("A carnivore gets nothing in the medium, ever: feed there kills its roots (F8).");
+        if (shelf.Litre(recipe) is { } mix && mix.TdsPpm > bears)
+            objections.Add(
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"{recipe.Name} comes to {mix.TdsPpm:0} ppm; {now.Sheet.Title.ToLowerInvariant()} bear {bears:0} (F10)."
+                )
+            );
+        if (recipe.Feeds.Count > 0 && now.Roots.Dead)
+            objections.Add("It has no live roots: feed would only leave salt (F7).");
         return objections;
     }
 }

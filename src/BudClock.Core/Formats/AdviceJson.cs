@@ -12,12 +12,14 @@ public static class AdviceJson
     public static string Write(Assessment assessment) => JsonText.Write(json => Plant(json, assessment));
 
     /// <summary>Several plants, as a list.</summary>
-    public static string Write(IEnumerable<Assessment> assessments) => JsonText.Write(json =>
-    {
-        json.WriteStartArray();
-        foreach (var assessment in assessments) Plant(json, assessment);
-        json.WriteEndArray();
-    });
+    public static string Write(IEnumerable<Assessment> assessments) =>
+        JsonText.Write(json =>
+        {
+            json.WriteStartArray();
+            foreach (var assessment in assessments)
+                Plant(json, assessment);
+            json.WriteEndArray();
+        });
 
     static void Plant(Utf8JsonWriter json, Assessment assessment)
     {
@@ -54,8 +56,10 @@ public static class AdviceJson
         json.Optional("stoppedBy", advice.StoppedBy);
         json.WriteString("school", advice.School);
         json.Each("conditions", advice.Conditions, Condition);
-        if (advice.Projection is { } projection) Projection(json, projection);
-        if (advice.Others.Count > 0) json.Each("others", advice.Others, Other);
+        if (advice.Projection is { } projection)
+            Projection(json, projection);
+        if (advice.Others.Count > 0)
+            json.Each("others", advice.Others, Other);
     }
 
     static void Condition(Utf8JsonWriter json, Condition condition)
@@ -87,7 +91,9 @@ public static class AdviceJson
 
     static void Fact(Utf8JsonWriter json, string name, Fact? fact)
     {
-        if (fact is { Number: { } number }) json.WriteNumber(name, Math.Round(number, 4));
-        else json.WriteString(name, fact?.Word);
+        if (fact is { Number: { } number })
+            json.WriteNumber(name, Math.Round(number, 4));
+        else
+            json.WriteString(name, fact?.Word);
     }
 }

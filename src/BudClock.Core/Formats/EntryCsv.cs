@@ -12,14 +12,31 @@ namespace BudClock.Core.Formats;
 /// <param name="Rows">The rows understood.</param>
 /// <param name="Faults">Every fault, with its line.</param>
 public sealed record CsvRead(
-    IReadOnlyList<string> Headers, IReadOnlyDictionary<string, string?> Columns, IReadOnlyList<CsvRow> Rows, IReadOnlyList<FileFault> Faults);
+    IReadOnlyList<string> Headers,
+    IReadOnlyDictionary<string, string?> Columns,
+    IReadOnlyList<CsvRow> Rows,
+    IReadOnlyList<FileFault> Faults
+);
 
 public sealed record CsvRow(string Tag, Entry Entry);
 
 /// <summary>Entries as CSV (RFC 4180): one line an entry. Commas, semicolons or tabs are read, with or without a byte-order mark.</summary>
 public static class EntryCsv
 {
-    public static readonly IReadOnlyList<string> Columns = ["tag", "on", "kind", "organ", "value", "unit", "text", "logged", "struck", "id", "mix"];
+    public static readonly IReadOnlyList<string> Columns =
+    [
+        "tag",
+        "on",
+        "kind",
+        "organ",
+        "value",
+        "unit",
+        "text",
+        "logged",
+        "struck",
+        "id",
+        "mix",
+    ];
 
     static readonly string[] Required = ["tag", "on", "kind"];
     static readonly string[] DateFormats = ["yyyy-MM-dd", "d MMM yyyy", "d MMMM yyyy", "d.M.yyyy"];
@@ -35,22 +52,42 @@ public static class EntryCsv
             Line(csv, Columns);
             foreach (var plant in plants)
                 foreach (var e in plant.Entries)
-                    Line(csv, [plant.Tag, Iso(e.On), e.Kind.Name, e.Organ, e.Amount?.Value.ToString("R", CultureInfo.InvariantCulture), e.Amount?.Unit?.Symbol, e.Text,
-                        e.Logged.UtcDateTime.ToString("O", CultureInfo.InvariantCulture), e.Struck ? "true" : null, e.Id.ToString(), e.Mix]);
+                    Line(
+                        csv,
+                        [
+                            plant.Tag,
+                        Iso(e.On),
+                        e.Kind.Name,
+                        e.Organ,
+                        e.Amount?.Value.ToString("R", CultureInfo.InvariantCulture),
+                        e.Amount?.Unit?.Symbol,
+                        e.Text,
+                        e.Logged.UtcDateTime.ToString("O", CultureInfo.InvariantCulture),
+                        e.Struck ? "true" : null,
+                        e.Id.ToString(),
+                        e.Mix,
+                        ]
+                    );
         }
         return text.ToString();
     }
 
     static void Line(CsvWriter csv, IEnumerable<string?> fields)
     {
-        foreach (var field in fields) csv.WriteField(field);
+        foreach (var field in fields)
+            csv.WriteField(field);
         csv.NextRecord();
     }
 
     /// <summary>Reads entries for the plants given. Nothing is guessed: a line that is not understood is a fault.</summary>
     /// <param name="chosen">Which of the file's columns each of ours is read from; by its own name where it is left out.</param>
     /// <param name="latest">The last day an entry may have.</param>
-    public static CsvRead Read(string text, IReadOnlyDictionary<string, string?>? chosen, IReadOnlyDictionary<string, Plant> plants, DateOnly latest)
+    public static CsvRead Read(
+        string text,
+        IReadOnlyDictionary<string, string?>? chosen,
+        IReadOnlyDictionary<string, Plant> plants,
+        DateOnly latest
+    )
     {
         var faults = new List<FileFault>();
         var config = new CsvConfiguration(CultureInfo.InvariantCulture)
@@ -61,22 +98,36 @@ public static class EntryCsv
             MissingFieldFound = null,
         };
         using var csv = new CsvReader(new StringReader(text.TrimStart('\uFEFF')), config);
-        if (!csv.Read() || !csv.ReadHeader() || csv.HeaderRecord is not { } headers) return new([], Match([], null), [], [new("line 1", "there are no columns; expected tag, on, kind and others")]);
+        if (!csv.Read() || !csv.ReadHeader() || csv.HeaderRecord is not { } headers)
+            return new([], Match([], null), [], [new("line 1", "there are no columns; expected tag, on, kind and others")]);
         var columns = Match(headers, chosen);
-        faults.AddRange(Required.Where(name => columns[name] is null).Select(name => new FileFault("line 1", $"no column is read as {name}")));
-        return faults.Count > 0 ? new(headers, columns, [], faults) : new(headers, columns, new Rows(csv, columns, plants, latest, faults).Read(), faults);
+        faults.AddRange(
+            Required.Where(name => columns[name] is null).Select(name => new FileFault("line 1", $"no column is read as {name}"))
+        );
+        return faults.Count > 0
+            ? new(headers, columns, [], faults)
+            : new(headers, columns, new Rows(csv, columns, plants, latest, faults).Read(), faults);
     }
 
-    static Dictionary<string, string?> Match(string[] headers, IReadOnlyDictionary<string, string?>? chosen) => Columns.ToDictionary(
-        name => name,
-        name => chosen?.TryGetValue(name, out var own) == true
-            ? headers.FirstOrDefault(header => header == own)
-            : headers.FirstOrDefault(header => header.Trim().Equals(name, StringComparison.OrdinalIgnoreCase)));
+    static Dictionary<string, string?> Match(string[] headers, IReadOnlyDictionary<string, string?>? chosen) =>
+        Columns.ToDictionary(
+            name => name,
+            name =>
+                chosen?.TryGetValue(name, out var own) == true
+                    ? headers.FirstOrDefault(header => header == own)
+                    : headers.FirstOrDefault(header => header.Trim().Equals(name, StringComparison.OrdinalIgnoreCase))
+        );
 
     static string Iso(DateOnly day) => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
 
     /// <summary>One reading through the lines of a file.</summary>
-    sealed class Rows(CsvReader csv, Dictionary<string, string?> columns, IReadOnlyDictionary<string, Plant> plants, DateOnly latest, List<FileFault> faults)
+    sealed class Rows(
+        CsvReader csv,
+        Dictionary<string, string?> columns,
+        IReadOnlyDictionary<string, Plant> plants,
+        DateOnly latest,
+        List<FileFault> faults
+    )
     {
         readonly Dictionary<string, int> seen = [];
 
@@ -84,7 +135,8 @@ public static class EntryCsv
         {
             var rows = new List<CsvRow>();
             while (csv.Read())
-                if (Row() is { } row) rows.Add(row);
+                if (Row() is { } row)
+                    rows.Add(row);
             return rows;
         }
 
@@ -93,61 +145,87 @@ public static class EntryCsv
             var before = faults.Count;
             var (plant, kind, on) = (Plant(), Kind(), Day());
             var (amount, text) = (Amount(kind), Field("text"));
-            if (faults.Count > before || plant is null || kind is null || on is not { } day) return null;
-            if (EntryCheck.Fault(kind, day, amount, text, latest) is { } fault) return Wrong(fault);
+            if (faults.Count > before || plant is null || kind is null || on is not { } day)
+                return null;
+            if (EntryCheck.Fault(kind, day, amount, text, latest) is { } fault)
+                return Wrong(fault);
             var organ = Field("organ");
-            if (organ is not null && plant.Organs.All(o => o.Id != organ)) return Wrong($"\"{organ}\" is not among the organs of {plant.Tag}");
-            return new(plant.Tag, new Entry
-            {
-                Id = Guid.TryParse(Field("id"), out var id) ? id : NewId(plant.Tag, day, kind, organ, amount, text),
-                On = day,
-                Kind = kind,
-                Organ = organ,
-                Mix = Field("mix"),
-                Amount = amount,
-                Text = text,
-                Logged = DateTimeOffset.TryParse(Field("logged"), CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var logged) ? logged.ToUniversalTime() : new(day, TimeOnly.MinValue, TimeSpan.Zero),
-                Struck = Field("struck") is "true" or "yes" or "1",
-            });
+            if (organ is not null && plant.Organs.All(o => o.Id != organ))
+                return Wrong($"\"{organ}\" is not among the organs of {plant.Tag}");
+            return new(
+                plant.Tag,
+                new Entry
+                {
+                    Id = Guid.TryParse(Field("id"), out var id) ? id : NewId(plant.Tag, day, kind, organ, amount, text),
+                    On = day,
+                    Kind = kind,
+                    Organ = organ,
+                    Mix = Field("mix"),
+                    Amount = amount,
+                    Text = text,
+                    Logged = DateTimeOffset.TryParse(
+                        Field("logged"),
+                        CultureInfo.InvariantCulture,
+                        DateTimeStyles.AssumeUniversal,
+                        out var logged
+                    )
+                        ? logged.ToUniversalTime()
+                        : new(day, TimeOnly.MinValue, TimeSpan.Zero),
+                    Struck = Field("struck") is "true" or "yes" or "1",
+                }
+            );
         }
 
         Plant? Plant()
         {
             var tag = Field("tag") ?? "";
             var plant = plants.GetValueOrDefault(tag);
-            if (plant is null) Wrong(tag.Length == 0 ? "there is no tag" : $"no plant here is tagged \"{tag}\"");
+            if (plant is null)
+                Wrong(tag.Length == 0 ? "there is no tag" : $"no plant here is tagged \"{tag}\"");
             return plant;
         }
 
         EntryKind? Kind()
         {
             var name = Field("kind") ?? "";
-            var kind = EntryKinds.Find(name.ToLowerInvariant()) ?? EntryKinds.All.FirstOrDefault(k => k.Words.Equals(name, StringComparison.OrdinalIgnoreCase));
-            if (kind is null) Wrong($"\"{name}\" is no kind of entry");
+            var kind =
+                EntryKinds.Find(name.ToLowerInvariant())
+                ?? EntryKinds.All.FirstOrDefault(k => k.Words.Equals(name, StringComparison.OrdinalIgnoreCase));
+            if (kind is null)
+                Wrong($"\"{name}\" is no kind of entry");
             return kind;
         }
 
         DateOnly? Day()
         {
             var written = Field("on") ?? "";
-            if (DateOnly.TryParseExact(written, DateFormats, CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)) return day;
+            if (DateOnly.TryParseExact(written, DateFormats, CultureInfo.InvariantCulture, DateTimeStyles.None, out var day))
+                return day;
             Wrong($"\"{written}\" is no date such as 2031-05-24");
             return null;
         }
 
         Quantity? Amount(EntryKind? kind)
         {
-            if (Field("value") is not { } value) return null;
+            if (Field("value") is not { } value)
+                return null;
             var unit = Field("unit");
             var known = unit is null ? null : Unit.Find(unit);
-            if (unit is not null && known is null) Wrong($"\"{unit}\" is no unit known here");
+            if (unit is not null && known is null)
+                Wrong($"\"{unit}\" is no unit known here");
             var bare = known ?? (kind?.Measure is { } measure ? Unit.Default(measure.Dimension, us: false) : null);
-            var amount = double.TryParse(value, NumberStyles.Float, CultureInfo.InvariantCulture, out var number) ? new Quantity(number, bare) : AmountReader.Read(value, bare);
-            if (amount is null) Wrong($"\"{value}\" is no number");
+            var amount = double.TryParse(value, NumberStyles.Float, CultureInfo.InvariantCulture, out var number)
+                ? new Quantity(number, bare)
+                : AmountReader.Read(value, bare);
+            if (amount is null)
+                Wrong($"\"{value}\" is no number");
             return amount;
         }
 
-        string? Field(string name) => columns[name] is { } header && csv.TryGetField<string>(header, out var field) && !string.IsNullOrWhiteSpace(field) ? field.Trim() : null;
+        string? Field(string name) =>
+            columns[name] is { } header && csv.TryGetField<string>(header, out var field) && !string.IsNullOrWhiteSpace(field)
+                ? field.Trim()
+                : null;
 
         CsvRow? Wrong(string what)
         {

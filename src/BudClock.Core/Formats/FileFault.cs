@@ -10,6 +10,7 @@ public sealed record FileFault(string Place, string What)
     {
         var seen = new HashSet<string>();
         foreach (var (index, value) in values.Index())
-            if (!seen.Add(value) && value.Length > 0) faults.Add(new($"{list}[{index}].{member}", $"\"{value}\" stands here twice"));
+            if (!seen.Add(value) && value.Length > 0)
+                faults.Add(new($"{list}[{index}].{member}", $"\"{value}\" stands here twice"));
     }
 }

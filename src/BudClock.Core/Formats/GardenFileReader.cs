@@ -29,7 +29,10 @@ public sealed class GardenFileReader
         var reader = new GardenFileReader(sheets, latest ?? DateOnly.MaxValue);
         try
         {
-            using var document = JsonDocument.Parse(json, new() { CommentHandling = JsonCommentHandling.Disallow, AllowDuplicateProperties = false });
+            using var document = JsonDocument.Parse(
+                json,
+                new() { CommentHandling = JsonCommentHandling.Disallow, AllowDuplicateProperties = false }
+            );
             if (document.RootElement.ValueKind is not JsonValueKind.Object)
                 return new(null, [new("file", "expected a garden, an object with format, version and plants")]);
             var garden = reader.Garden(new(document.RootElement, "", reader.faults));
@@ -37,15 +40,20 @@ public sealed class GardenFileReader
         }
         catch (JsonException e)
         {
-            return new(null, [new($"line {(e.LineNumber ?? 0) + 1}, column {(e.BytePositionInLine ?? 0) + 1}", $"not JSON: {Plain(e.Message)}")]);
+            return new(
+                null,
+                [new($"line {(e.LineNumber ?? 0) + 1}, column {(e.BytePositionInLine ?? 0) + 1}", $"not JSON: {Plain(e.Message)}")]
+            );
         }
     }
 
     GardenRecord Garden(JsonPlace root)
     {
         root.Known("format", "version", "garden", "places", "plants", "readings", "forecast", "vessels", "mixing", "sheetChanges");
-        if (root.Text("format") is var format && format != Format) root.Fault("format", $"expected \"{Format}\", got \"{format}\"");
-        if (root.Number("version") is var version && version != Version) root.Fault("version", $"this reads version {Version}, got {version}");
+        if (root.Text("format") is var format && format != Format)
+            root.Fault("format", $"expected \"{Format}\", got \"{format}\"");
+        if (root.Number("version") is var version && version != Version)
+            root.Fault("version", $"this reads version {Version}, got {version}");
 
         var places = root.List("places").Select(Place).ToList();
         Unique(places.Select(p => p.Code), "places", "code");
@@ -53,9 +61,12 @@ public sealed class GardenFileReader
         var plants = root.List("plants").Select(plant => Plant(plant, codes)).ToList();
         Unique(plants.Select(p => p.Tag.ToUpperInvariant()), "plants", "tag");
         return new(
-            GardenItself(root.Object("garden")), places, plants,
+            GardenItself(root.Object("garden")),
+            places,
+            plants,
             [.. root.List("readings").Select(reading => Reading(reading, codes))],
-            [.. root.List("forecast").Select(day => Forecast(day, codes))])
+            [.. root.List("forecast").Select(day => Forecast(day, codes))]
+        )
         {
             Vessels = Vessels(root, codes, plants),
             Shelf = root.Object("mixing") is { } mixing ? new ShelfFile(latest, faults).Read(mixing) : Shelf.Empty,
@@ -65,37 +76,53 @@ public sealed class GardenFileReader
 
     List<Vessel> Vessels(JsonPlace root, HashSet<string> places, List<Plant> plants)
     {
-        var vessels = root.List("vessels").Select(at =>
-        {
-            at.Known("code", "name", "kind", "place");
-            var code = Required(at, "code");
-            return new Vessel(code, at.Text("name") ?? code, at.OneOf("kind", Vessel.Kinds) ?? Vessel.Tray, KnownPlace(at, places));
-        }).ToList();
+        var vessels = root.List("vessels")
+            .Select(at =>
+            {
+                at.Known("code", "name", "kind", "place");
+                var code = Required(at, "code");
+                return new Vessel(code, at.Text("name") ?? code, at.OneOf("kind", Vessel.Kinds) ?? Vessel.Tray, KnownPlace(at, places));
+            })
+            .ToList();
         Unique(vessels.Select(vessel => vessel.Code), "vessels", "code");
         foreach (var (index, plant) in plants.Index())
-            if (plant.Vessel is not null && vessels.All(vessel => vessel.Code != plant.Vessel)) faults.Add(new($"plants[{index}].vessel", $"\"{plant.Vessel}\" is not among the vessels"));
+            if (plant.Vessel is not null && vessels.All(vessel => vessel.Code != plant.Vessel))
+                faults.Add(new($"plants[{index}].vessel", $"\"{plant.Vessel}\" is not among the vessels"));
         return vessels;
     }
 
     SheetChange SheetChange(JsonPlace at)
     {
         at.Known("sheet", "plant", "name", "value", "school");
-        if (at.Has("value") == at.Has("school")) at.Fault("value", "a change has a value, or a school");
-        var change = new SheetChange(at.OneOf("sheet", [.. sheets.All.Select(sheet => sheet.Name)]) ?? Required(at, "sheet"), at.Text("plant"), Required(at, "name"), at.Number("value"), at.Text("school"));
-        if (sheets.Find(change.Sheet) is { } sheet && change.Fault(sheet) is { } fault) at.Fault(change.School is null ? "value" : "school", fault);
+        if (at.Has("value") == at.Has("school"))
+            at.Fault("value", "a change has a value, or a school");
+        var change = new SheetChange(
+            at.OneOf("sheet", [.. sheets.All.Select(sheet => sheet.Name)]) ?? Required(at, "sheet"),
+            at.Text("plant"),
+            Required(at, "name"),
+            at.Number("value"),
+            at.Text("school")
+        );
+        if (sheets.Find(change.Sheet) is { } sheet && change.Fault(sheet) is { } fault)
+            at.Fault(change.School is null ? "value" : "school", fault);
         return change;
     }
 
     static Garden GardenItself(JsonPlace? at)
     {
-        if (at is not { } garden) return Gardens.Garden.Unnamed;
+        if (at is not { } garden)
+            return Gardens.Garden.Unnamed;
         garden.Known("name", "latitude", "longitude", "timeZone", "units");
         var zone = garden.Text("timeZone");
         if (zone is not null && !TimeZoneInfo.TryFindSystemTimeZoneById(zone, out _))
             garden.Fault("timeZone", $"expected a time zone such as Europe/London, got \"{zone}\"");
         return new(
-            garden.Text("name") ?? Gardens.Garden.Unnamed.Name, garden.Number("latitude", -90, 90), garden.Number("longitude", -180, 180), zone,
-            garden.OneOf("units", ["metric", "us"]) == "us");
+            garden.Text("name") ?? Gardens.Garden.Unnamed.Name,
+            garden.Number("latitude", -90, 90),
+            garden.Number("longitude", -180, 180),
+            zone,
+            garden.OneOf("units", ["metric", "us"]) == "us"
+        );
     }
 
     static Place Place(JsonPlace at)
@@ -107,10 +134,32 @@ public sealed class GardenFileReader
 
     Plant Plant(JsonPlace at, HashSet<string> places)
     {
-        at.Known("tag", "name", "taxon", "sheet", "place", "vessel", "acquired", "pot", "medium", "doubtful", "synonyms", "parent", "origin", "source", "quarantineUntil", "schools", "organs", "forecasts", "entries");
+        at.Known(
+            "tag",
+            "name",
+            "taxon",
+            "sheet",
+            "place",
+            "vessel",
+            "acquired",
+            "pot",
+            "medium",
+            "doubtful",
+            "synonyms",
+            "parent",
+            "origin",
+            "source",
+            "quarantineUntil",
+            "schools",
+            "organs",
+            "forecasts",
+            "entries"
+        );
         var tag = Required(at, "tag");
-        if (tag.Length > 0 && !Tags.Sound(tag)) at.Fault("tag", Tags.Rule(tag));
-        if (!at.Has("taxon") && !at.Has("sheet")) at.Fault("taxon", "a plant needs its taxon or its sheet");
+        if (tag.Length > 0 && !Tags.Sound(tag))
+            at.Fault("tag", Tags.Rule(tag));
+        if (!at.Has("taxon") && !at.Has("sheet"))
+            at.Fault("taxon", "a plant needs its taxon or its sheet");
         var plant = new Plant
         {
             Tag = tag,
@@ -138,19 +187,23 @@ public sealed class GardenFileReader
 
     static Pot? Pot(JsonPlace? at)
     {
-        if (at is not { } pot) return null;
+        if (at is not { } pot)
+            return null;
         pot.Known("diameterCm", "heightCm", "kind");
         return new(pot.Number("diameterCm", 1, 200), pot.Number("heightCm", 1, 200), pot.Text("kind"));
     }
 
     Choices Schools(JsonPlace? at)
     {
-        if (at is not { } schools) return Choices.None;
+        if (at is not { } schools)
+            return Choices.None;
         var chosen = new Dictionary<string, string>();
         foreach (var question in schools.Members())
         {
-            if (schools.Text(question) is not { } school) continue;
-            if (sheets.SchoolFault(question, school) is { } fault) schools.Fault(question, fault);
+            if (schools.Text(question) is not { } school)
+                continue;
+            if (sheets.SchoolFault(question, school) is { } fault)
+                schools.Fault(question, fault);
             chosen[question] = school;
         }
         return new(chosen);
@@ -166,27 +219,43 @@ public sealed class GardenFileReader
     {
         at.Known("of", "organ", "made", "from", "likely", "to", "source");
         foreach (var day in (string[])["made", "from", "likely", "to"])
-            if (!at.Has(day)) at.Fault(day, "missing");
+            if (!at.Has(day))
+                at.Fault(day, "missing");
         return new(
-            at.OneOf("of", Forecasts.Turns) ?? Required(at, "of"), at.Text("organ"),
-            at.Date("made") ?? default, at.Date("from") ?? default, at.Date("likely") ?? default, at.Date("to") ?? default, at.Text("source") ?? "");
+            at.OneOf("of", Forecasts.Turns) ?? Required(at, "of"),
+            at.Text("organ"),
+            at.Date("made") ?? default,
+            at.Date("from") ?? default,
+            at.Date("likely") ?? default,
+            at.Date("to") ?? default,
+            at.Text("source") ?? ""
+        );
     }
 
     Entry Entry(JsonPlace at, int index, Plant plant)
     {
         at.Known("id", "on", "kind", "organ", "value", "unit", "text", "file", "mix", "logged", "act", "struck");
-        if (!at.Has("on")) at.Fault("on", "an entry needs its date");
+        if (!at.Has("on"))
+            at.Fault("on", "an entry needs its date");
         var on = at.Date("on") ?? DateOnly.MinValue;
         var (name, amount, text) = (Required(at, "kind"), Amount(at), at.Text("text"));
         var kind = EntryKinds.Find(name);
-        if (kind is null && name.Length > 0) at.Fault("kind", $"\"{name}\" is no kind of entry");
+        if (kind is null && name.Length > 0)
+            at.Fault("kind", $"\"{name}\" is no kind of entry");
         else if (kind is not null && at.Has("on") && EntryCheck.Fault(kind, on, amount, text, latest) is { } fault)
-            at.Fault(kind.Measure is not null && EntryCheck.AmountFault(kind, amount) is not null ? "value" : on > latest ? "on" : "text", fault);
+            at.Fault(
+                kind.Measure is not null && EntryCheck.AmountFault(kind, amount) is not null ? "value"
+                    : on > latest ? "on"
+                    : "text",
+                fault
+            );
 
         var organ = at.Text("organ");
-        if (organ is not null && plant.Organs.All(known => known.Id != organ)) at.Fault("organ", $"\"{organ}\" is not among this plant's organs");
+        if (organ is not null && plant.Organs.All(known => known.Id != organ))
+            at.Fault("organ", $"\"{organ}\" is not among this plant's organs");
         var file = at.Text("file");
-        if (file is not null && !Pictures.Sound(file)) at.Fault("file", $"\"{file}\" is no name of a picture, such as 0198f3c2.jpg");
+        if (file is not null && !Pictures.Sound(file))
+            at.Fault("file", $"\"{file}\" is no name of a picture, such as 0198f3c2.jpg");
         var entry = new Entry
         {
             File = file,
@@ -209,11 +278,14 @@ public sealed class GardenFileReader
     {
         if (at.Number("value") is not { } value)
         {
-            if (at.Has("unit") && !at.Has("value")) at.Fault("unit", "stands without a value");
+            if (at.Has("unit") && !at.Has("value"))
+                at.Fault("unit", "stands without a value");
             return null;
         }
-        if (at.Text("unit") is not { } written) return new(value);
-        if (Unit.Find(written) is { } unit) return new(value, unit);
+        if (at.Text("unit") is not { } written)
+            return new(value);
+        if (Unit.Find(written) is { } unit)
+            return new(value, unit);
         at.Fault("unit", $"\"{written}\" is no unit known here");
         return null;
     }
@@ -221,27 +293,36 @@ public sealed class GardenFileReader
     static ClimateReading Reading(JsonPlace at, HashSet<string> places)
     {
         at.Known("place", "at", "temperatureC", "humidityPct");
-        if (!at.Has("at")) at.Fault("at", "a reading needs its time");
-        return new(RequiredPlace(at, places), at.Instant("at") ?? default, at.Number("temperatureC", -60, 80), at.Number("humidityPct", 0, 100));
+        if (!at.Has("at"))
+            at.Fault("at", "a reading needs its time");
+        return new(
+            RequiredPlace(at, places),
+            at.Instant("at") ?? default,
+            at.Number("temperatureC", -60, 80),
+            at.Number("humidityPct", 0, 100)
+        );
     }
 
     static ForecastDay Forecast(JsonPlace at, HashSet<string> places)
     {
         at.Known("place", "on", "minC", "maxC");
-        if (!at.Has("on")) at.Fault("on", "a forecast needs its day");
+        if (!at.Has("on"))
+            at.Fault("on", "a forecast needs its day");
         return new(RequiredPlace(at, places), at.Date("on") ?? default, at.Number("minC", -60, 80), at.Number("maxC", -60, 80));
     }
 
     static string? KnownPlace(JsonPlace at, HashSet<string> places)
     {
         var place = at.Text("place");
-        if (place is not null && !places.Contains(place)) at.Fault("place", $"\"{place}\" is not among the places");
+        if (place is not null && !places.Contains(place))
+            at.Fault("place", $"\"{place}\" is not among the places");
         return place;
     }
 
     static string RequiredPlace(JsonPlace at, HashSet<string> places)
     {
-        if (!at.Has("place")) at.Fault("place", "missing");
+        if (!at.Has("place"))
+            at.Fault("place", "missing");
         return KnownPlace(at, places) ?? "";
     }
 
@@ -252,7 +333,16 @@ public sealed class GardenFileReader
     /// <summary>The same entry at the same place of a file gets the same id, so a file read twice adds nothing.</summary>
     static Guid IdFrom(string tag, int index, Entry entry)
     {
-        var content = string.Join('\n', tag.ToUpperInvariant(), index, entry.On.DayNumber, entry.Kind.Name, entry.Organ, entry.Amount, entry.Text);
+        var content = string.Join(
+            '\n',
+            tag.ToUpperInvariant(),
+            index,
+            entry.On.DayNumber,
+            entry.Kind.Name,
+            entry.Organ,
+            entry.Amount,
+            entry.Text
+        );
         return new(SHA256.HashData(Encoding.UTF8.GetBytes(content)).AsSpan(0, 16));
     }
 

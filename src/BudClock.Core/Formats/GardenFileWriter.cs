@@ -5,22 +5,26 @@ namespace BudClock.Core.Formats;
 /// <summary>Writes the open garden format. The same garden gives the same bytes.</summary>
 public static class GardenFileWriter
 {
-    public static string Write(GardenRecord garden) => JsonText.Write(json =>
-    {
-        json.WriteStartObject();
-        json.WriteString("format", GardenFileReader.Format);
-        json.WriteNumber("version", GardenFileReader.Version);
-        json.WritePropertyName("garden");
-        GardenItself(json, garden.Garden);
-        json.Each("places", garden.Places, Place);
-        json.Each("plants", garden.Plants, Plant);
-        json.Each("readings", garden.Readings, Reading);
-        json.Each("forecast", garden.Forecast, Forecast);
-        if (garden.Vessels.Count > 0) json.Each("vessels", garden.Vessels, Vessel);
-        if (!garden.Shelf.IsEmpty) ShelfFile.Write(json, garden.Shelf);
-        if (garden.SheetChanges.Count > 0) json.Each("sheetChanges", garden.SheetChanges, SheetChange);
-        json.WriteEndObject();
-    });
+    public static string Write(GardenRecord garden) =>
+        JsonText.Write(json =>
+        {
+            json.WriteStartObject();
+            json.WriteString("format", GardenFileReader.Format);
+            json.WriteNumber("version", GardenFileReader.Version);
+            json.WritePropertyName("garden");
+            GardenItself(json, garden.Garden);
+            json.Each("places", garden.Places, Place);
+            json.Each("plants", garden.Plants, Plant);
+            json.Each("readings", garden.Readings, Reading);
+            json.Each("forecast", garden.Forecast, Forecast);
+            if (garden.Vessels.Count > 0)
+                json.Each("vessels", garden.Vessels, Vessel);
+            if (!garden.Shelf.IsEmpty)
+                ShelfFile.Write(json, garden.Shelf);
+            if (garden.SheetChanges.Count > 0)
+                json.Each("sheetChanges", garden.SheetChanges, SheetChange);
+            json.WriteEndObject();
+        });
 
     static void Vessel(Utf8JsonWriter json, Vessel vessel)
     {
@@ -67,13 +71,16 @@ public static class GardenFileWriter
         json.Optional("place", plant.Place);
         json.Optional("vessel", plant.Vessel);
         json.Optional("acquired", plant.Acquired);
-        if (plant.Pot is { } pot) Pot(json, pot);
+        if (plant.Pot is { } pot)
+            Pot(json, pot);
         json.Optional("medium", plant.Medium);
-        if (plant.Doubtful) json.WriteBoolean("doubtful", true);
+        if (plant.Doubtful)
+            json.WriteBoolean("doubtful", true);
         if (plant.Synonyms.Count > 0)
         {
             json.WriteStartArray("synonyms");
-            foreach (var synonym in plant.Synonyms) json.WriteStringValue(synonym);
+            foreach (var synonym in plant.Synonyms)
+                json.WriteStringValue(synonym);
             json.WriteEndArray();
         }
         json.Optional("parent", plant.Parent);
@@ -83,11 +90,13 @@ public static class GardenFileWriter
         if (plant.Schools.All.Count > 0)
         {
             json.WriteStartObject("schools");
-            foreach (var (question, school) in plant.Schools.All.OrderBy(pair => pair.Key, StringComparer.Ordinal)) json.WriteString(question, school);
+            foreach (var (question, school) in plant.Schools.All.OrderBy(pair => pair.Key, StringComparer.Ordinal))
+                json.WriteString(question, school);
             json.WriteEndObject();
         }
         json.Each("organs", plant.Organs, Organ);
-        if (plant.Forecasts.Count > 0) json.Each("forecasts", plant.Forecasts, Kept);
+        if (plant.Forecasts.Count > 0)
+            json.Each("forecasts", plant.Forecasts, Kept);
         json.Each("entries", plant.Entries, Entry);
     }
 
@@ -131,8 +140,10 @@ public static class GardenFileWriter
         json.Optional("file", entry.File);
         json.Optional("mix", entry.Mix);
         json.WriteString("logged", entry.Logged.UtcDateTime);
-        if (entry.Act != Guid.Empty) json.WriteString("act", entry.Act);
-        if (entry.Struck) json.WriteBoolean("struck", true);
+        if (entry.Act != Guid.Empty)
+            json.WriteString("act", entry.Act);
+        if (entry.Struck)
+            json.WriteBoolean("struck", true);
     }
 
     static void Reading(Utf8JsonWriter json, ClimateReading reading)

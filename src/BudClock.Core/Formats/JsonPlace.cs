@@ -23,8 +23,10 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
 
     public string? Text(string member)
     {
-        if (Find(member) is not { } value) return null;
-        if (value.ValueKind is not JsonValueKind.String) return Refuse(member, $"expected a text, got {Shown(value)}");
+        if (Find(member) is not { } value)
+            return null;
+        if (value.ValueKind is not JsonValueKind.String)
+            return Refuse(member, $"expected a text, got {Shown(value)}");
         var text = value.GetString()!;
         return text.Length <= LongestText ? text : Refuse(member, $"holds at most {LongestText} characters, got {text.Length}");
     }
@@ -32,54 +34,67 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
     /// <summary>A text that has to be there; empty, with a fault, when it is not.</summary>
     public string Required(string member)
     {
-        if (!Has(member)) Fault(member, "missing");
+        if (!Has(member))
+            Fault(member, "missing");
         return Text(member) ?? "";
     }
 
     public double? Number(string member)
     {
-        if (Find(member) is not { } value) return null;
-        if (value.ValueKind is JsonValueKind.Number && value.TryGetDouble(out var number) && double.IsFinite(number)) return number;
+        if (Find(member) is not { } value)
+            return null;
+        if (value.ValueKind is JsonValueKind.Number && value.TryGetDouble(out var number) && double.IsFinite(number))
+            return number;
         Fault(member, $"expected a number, got {Shown(value)}");
         return null;
     }
 
     public double? Number(string member, double min, double max)
     {
-        if (Number(member) is not { } number) return null;
-        if (number >= min && number <= max) return number;
+        if (Number(member) is not { } number)
+            return null;
+        if (number >= min && number <= max)
+            return number;
         Fault(member, string.Create(CultureInfo.InvariantCulture, $"expected {min} to {max}, got {number}"));
         return null;
     }
 
     public bool Flag(string member)
     {
-        if (Find(member) is not { } value || value.ValueKind is JsonValueKind.False) return false;
-        if (value.ValueKind is JsonValueKind.True) return true;
+        if (Find(member) is not { } value || value.ValueKind is JsonValueKind.False)
+            return false;
+        if (value.ValueKind is JsonValueKind.True)
+            return true;
         Fault(member, $"expected true or false, got {Shown(value)}");
         return false;
     }
 
     public DateOnly? Date(string member)
     {
-        if (Text(member) is not { } text) return null;
-        if (DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var date)) return date;
+        if (Text(member) is not { } text)
+            return null;
+        if (DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var date))
+            return date;
         Fault(member, $"expected a date such as 2031-05-24, got \"{text}\"");
         return null;
     }
 
     public DateTimeOffset? Instant(string member)
     {
-        if (Text(member) is not { } text) return null;
-        if (DateTimeOffset.TryParse(text, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var at)) return at.ToUniversalTime();
+        if (Text(member) is not { } text)
+            return null;
+        if (DateTimeOffset.TryParse(text, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var at))
+            return at.ToUniversalTime();
         Fault(member, $"expected a time such as 2031-05-20T03:00:00Z, got \"{text}\"");
         return null;
     }
 
     public Guid? Id(string member)
     {
-        if (Text(member) is not { } text) return null;
-        if (Guid.TryParse(text, out var id)) return id;
+        if (Text(member) is not { } text)
+            return null;
+        if (Guid.TryParse(text, out var id))
+            return id;
         Fault(member, $"expected a UUID, got \"{text}\"");
         return null;
     }
@@ -93,8 +108,10 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
     /// <summary>The object below, or null when it is not there.</summary>
     public JsonPlace? Object(string member)
     {
-        if (Find(member) is not { } value) return null;
-        if (value.ValueKind is JsonValueKind.Object) return new(value, At(member), faults);
+        if (Find(member) is not { } value)
+            return null;
+        if (value.ValueKind is JsonValueKind.Object)
+            return new(value, At(member), faults);
         Fault(member, $"expected an object, got {Shown(value)}");
         return null;
     }
@@ -102,7 +119,8 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
     /// <summary>The objects of a list; none when it is not there.</summary>
     public List<JsonPlace> List(string member)
     {
-        if (Find(member) is not { } value) return [];
+        if (Find(member) is not { } value)
+            return [];
         if (value.ValueKind is not JsonValueKind.Array)
         {
             Fault(member, $"expected a list, got {Shown(value)}");
@@ -111,8 +129,10 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
         var items = new List<JsonPlace>();
         foreach (var (index, item) in value.EnumerateArray().Index())
         {
-            if (item.ValueKind is JsonValueKind.Object) items.Add(new(item, $"{At(member)}[{index}]", faults));
-            else faults.Add(new($"{At(member)}[{index}]", $"expected an object, got {Shown(item)}"));
+            if (item.ValueKind is JsonValueKind.Object)
+                items.Add(new(item, $"{At(member)}[{index}]", faults));
+            else
+                faults.Add(new($"{At(member)}[{index}]", $"expected an object, got {Shown(item)}"));
         }
         return items;
     }
@@ -120,7 +140,8 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
     /// <summary>The texts of a list; none when it is not there.</summary>
     public List<string> Texts(string member)
     {
-        if (Find(member) is not { } value) return [];
+        if (Find(member) is not { } value)
+            return [];
         if (value.ValueKind is JsonValueKind.Array && value.EnumerateArray().All(item => item.ValueKind is JsonValueKind.String))
             return [.. value.EnumerateArray().Select(item => item.GetString()!)];
         Fault(member, $"expected a list of texts, got {Shown(value)}");
@@ -142,7 +163,12 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
 
     static string Shown(JsonElement value)
     {
-        var raw = value.ValueKind switch { JsonValueKind.Object => "an object", JsonValueKind.Array => "a list", _ => value.GetRawText() };
+        var raw = value.ValueKind switch
+        {
+            JsonValueKind.Object => "an object",
+            JsonValueKind.Array => "a list",
+            _ => value.GetRawText(),
+        };
         return raw.Length <= 60 ? raw : raw[..60] + "…";
     }
 }

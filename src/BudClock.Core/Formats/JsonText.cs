@@ -8,12 +8,18 @@ namespace BudClock.Core.Formats;
 /// <summary>How every JSON of Bud Clock is written: indented, UTF-8, signs such as ° readable, the same bytes each time.</summary>
 static class JsonText
 {
-    static readonly JsonWriterOptions Options = new() { Indented = true, NewLine = "\n", Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
+    static readonly JsonWriterOptions Options = new()
+    {
+        Indented = true,
+        NewLine = "\n",
+        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+    };
 
     public static string Write(Action<Utf8JsonWriter> write)
     {
         using var stream = new MemoryStream();
-        using (var json = new Utf8JsonWriter(stream, Options)) write(json);
+        using (var json = new Utf8JsonWriter(stream, Options))
+            write(json);
         return Encoding.UTF8.GetString(stream.ToArray()) + "\n";
     }
 
@@ -31,24 +37,29 @@ static class JsonText
 
     public static void Optional(this Utf8JsonWriter json, string name, string? value)
     {
-        if (value is not null) json.WriteString(name, value);
+        if (value is not null)
+            json.WriteString(name, value);
     }
 
     public static void Optional(this Utf8JsonWriter json, string name, double? value)
     {
-        if (value is not null) json.WriteNumber(name, value.Value);
+        if (value is not null)
+            json.WriteNumber(name, value.Value);
     }
 
     public static void Optional(this Utf8JsonWriter json, string name, DateOnly? value)
     {
-        if (value is not null) json.WriteString(name, Iso(value.Value));
+        if (value is not null)
+            json.WriteString(name, Iso(value.Value));
     }
 
     /// <summary>A date, or null written out.</summary>
     public static void OrNull(this Utf8JsonWriter json, string name, DateOnly? value)
     {
-        if (value is null) json.WriteNull(name);
-        else json.WriteString(name, Iso(value.Value));
+        if (value is null)
+            json.WriteNull(name);
+        else
+            json.WriteString(name, Iso(value.Value));
     }
 
     static string Iso(DateOnly day) => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);

@@ -24,9 +24,11 @@ sealed class ShelfFile(DateOnly latest, List<FileFault> faults)
         Unique(shelf.Batches.Select(b => b.Code), "batches");
         Unique(shelf.Trials.Select(t => t.Code), "trials");
         foreach (var (index, recipe) in shelf.Recipes.Index())
-            foreach (var fault in recipe.In(1, shelf).Faults) faults.Add(new($"mixing.recipes[{index}]", fault));
+            foreach (var fault in recipe.In(1, shelf).Faults)
+                faults.Add(new($"mixing.recipes[{index}]", fault));
         foreach (var (index, trial) in shelf.Trials.Index())
-            if (shelf.Recipe(trial.Recipe) is null) faults.Add(new($"mixing.trials[{index}].recipe", $"\"{trial.Recipe}\" is not among the recipes"));
+            if (shelf.Recipe(trial.Recipe) is null)
+                faults.Add(new($"mixing.trials[{index}].recipe", $"\"{trial.Recipe}\" is not among the recipes"));
         return shelf;
     }
 
@@ -45,7 +47,8 @@ sealed class ShelfFile(DateOnly latest, List<FileFault> faults)
             ReservePercent = at.Number("reservePercent") ?? usual.ReservePercent,
             MeterScale = at.Number("meterScale") ?? usual.MeterScale,
         };
-        if (tools.Fault() is { } fault) at.Fault("meterScale", fault);
+        if (tools.Fault() is { } fault)
+            at.Fault("meterScale", fault);
         return tools;
     }
 
@@ -61,15 +64,39 @@ sealed class ShelfFile(DateOnly latest, List<FileFault> faults)
             HardnessPpm = at.Number("hardnessPpm"),
             Measured = at.Date("measured"),
         };
-        if (water.Fault() is { } fault) at.Fault("tdsPpm", fault);
+        if (water.Fault() is { } fault)
+            at.Fault("tdsPpm", fault);
         return water;
     }
 
     static Feed Feed(JsonPlace at)
     {
-        at.Known("code", "name", "n", "p2o5", "k2o", "ca", "mg", "ureaN", "form", "stimulant", "gramsPerTeaspoon", "labelGramsPerLitre", "densityGPerMl", "saltsPercent", "pricePerKg");
+        at.Known(
+            "code",
+            "name",
+            "n",
+            "p2o5",
+            "k2o",
+            "ca",
+            "mg",
+            "ureaN",
+            "form",
+            "stimulant",
+            "gramsPerTeaspoon",
+            "labelGramsPerLitre",
+            "densityGPerMl",
+            "saltsPercent",
+            "pricePerKg"
+        );
         var code = at.Required("code");
-        var feed = new Feed(at.Text("name") ?? code, at.Number("n") ?? 0, at.Number("p2o5") ?? 0, at.Number("k2o") ?? 0, at.Number("gramsPerTeaspoon"), at.Number("labelGramsPerLitre"))
+        var feed = new Feed(
+            at.Text("name") ?? code,
+            at.Number("n") ?? 0,
+            at.Number("p2o5") ?? 0,
+            at.Number("k2o") ?? 0,
+            at.Number("gramsPerTeaspoon"),
+            at.Number("labelGramsPerLitre")
+        )
         {
             Code = code,
             Form = at.OneOf("form", Mixing.Feed.Forms) ?? Mixing.Feed.Powder,
@@ -81,7 +108,8 @@ sealed class ShelfFile(DateOnly latest, List<FileFault> faults)
             SaltsPercent = at.Number("saltsPercent"),
             PricePerKg = at.Number("pricePerKg"),
         };
-        if (feed.Fault() is { } fault) at.Fault("n", fault);
+        if (feed.Fault() is { } fault)
+            at.Fault("n", fault);
         return feed;
     }
 
@@ -91,8 +119,16 @@ sealed class ShelfFile(DateOnly latest, List<FileFault> faults)
         var code = at.Required("code");
         return new(code, at.Text("name") ?? code, at.OneOf("bottle", Bottles.All) ?? Bottles.Plain)
         {
-            Waters = at.Object("waters") is { } waters ? waters.Members().ToDictionary(water => water, water => waters.Number(water) ?? 0) : [],
-            Feeds = at.Object("feeds") is { } feeds ? feeds.Members().Select(feed => (feed, Strength: Strength(feeds, feed))).Where(pair => pair.Strength is not null).ToDictionary(pair => pair.feed, pair => pair.Strength!) : [],
+            Waters = at.Object("waters") is { } waters
+                ? waters.Members().ToDictionary(water => water, water => waters.Number(water) ?? 0)
+                : [],
+            Feeds = at.Object("feeds") is { } feeds
+                ? feeds
+                    .Members()
+                    .Select(feed => (feed, Strength: Strength(feeds, feed)))
+                    .Where(pair => pair.Strength is not null)
+                    .ToDictionary(pair => pair.feed, pair => pair.Strength!)
+                : [],
         };
     }
 
@@ -100,17 +136,41 @@ sealed class ShelfFile(DateOnly latest, List<FileFault> faults)
     {
         var written = at.Text(feed);
         var strength = Mixing.Strength.Read(written);
-        if (strength is null && written is not null) at.Fault(feed, $"\"{written}\" is no strength; write 25 %, 100 ppm N, or 1/8 tsp in 1 gal");
+        if (strength is null && written is not null)
+            at.Fault(feed, $"\"{written}\" is no strength; write 25 %, 100 ppm N, or 1/8 tsp in 1 gal");
         return strength;
     }
 
     Batch Batch(JsonPlace at)
     {
-        at.Known("code", "made", "recipe", "name", "litres", "contents", "predictedPpm", "nitrogenPpm", "measuredPpm", "ph", "found", "thrownAway");
-        if (!at.Has("made")) at.Fault("made", "missing");
-        if (at.Date("made") > latest) at.Fault("made", "is still to come");
+        at.Known(
+            "code",
+            "made",
+            "recipe",
+            "name",
+            "litres",
+            "contents",
+            "predictedPpm",
+            "nitrogenPpm",
+            "measuredPpm",
+            "ph",
+            "found",
+            "thrownAway"
+        );
+        if (!at.Has("made"))
+            at.Fault("made", "missing");
+        if (at.Date("made") > latest)
+            at.Fault("made", "is still to come");
         var (code, recipe) = (at.Required("code"), at.Required("recipe"));
-        var batch = new Batch(code, at.Date("made") ?? default, recipe, at.Text("name") ?? recipe, at.Number("litres", 0, 10_000) ?? 0, at.Text("contents") ?? "", at.Number("predictedPpm", 0, 100_000) ?? 0)
+        var batch = new Batch(
+            code,
+            at.Date("made") ?? default,
+            recipe,
+            at.Text("name") ?? recipe,
+            at.Number("litres", 0, 10_000) ?? 0,
+            at.Text("contents") ?? "",
+            at.Number("predictedPpm", 0, 100_000) ?? 0
+        )
         {
             NitrogenPpm = at.Number("nitrogenPpm", 0, 100_000) ?? 0,
             MeasuredPpm = at.Number("measuredPpm", 0, 100_000),
@@ -124,7 +184,8 @@ sealed class ShelfFile(DateOnly latest, List<FileFault> faults)
     static Trial Trial(JsonPlace at)
     {
         at.Known("code", "recipe", "from", "plants", "ended");
-        if (!at.Has("from")) at.Fault("from", "missing");
+        if (!at.Has("from"))
+            at.Fault("from", "missing");
         return new(at.Required("code"), at.Required("recipe"), at.Date("from") ?? default, at.Texts("plants")) { Ended = at.Date("ended") };
     }
 
@@ -169,7 +230,8 @@ sealed class ShelfFile(DateOnly latest, List<FileFault> faults)
         json.Optional("mg", NotZero(feed.MgPercent));
         json.Optional("ureaN", NotZero(feed.UreaNPercent));
         json.WriteString("form", feed.Form);
-        if (feed.Stimulant) json.WriteBoolean("stimulant", true);
+        if (feed.Stimulant)
+            json.WriteBoolean("stimulant", true);
         json.Optional("gramsPerTeaspoon", feed.GramsPerTeaspoon);
         json.Optional("labelGramsPerLitre", feed.LabelGramsPerLitre);
         json.Optional("densityGPerMl", feed.DensityGPerMl);
@@ -185,10 +247,12 @@ sealed class ShelfFile(DateOnly latest, List<FileFault> faults)
         json.WriteString("name", recipe.Name);
         json.WriteString("bottle", recipe.Bottle);
         json.WriteStartObject("waters");
-        foreach (var (water, percent) in recipe.Waters) json.WriteNumber(water, percent);
+        foreach (var (water, percent) in recipe.Waters)
+            json.WriteNumber(water, percent);
         json.WriteEndObject();
         json.WriteStartObject("feeds");
-        foreach (var (feed, strength) in recipe.Feeds) json.WriteString(feed, strength.ToString());
+        foreach (var (feed, strength) in recipe.Feeds)
+            json.WriteString(feed, strength.ToString());
         json.WriteEndObject();
     }
 
@@ -214,7 +278,8 @@ sealed class ShelfFile(DateOnly latest, List<FileFault> faults)
         json.WriteString("recipe", trial.Recipe);
         json.Optional("from", trial.From);
         json.WriteStartArray("plants");
-        foreach (var tag in trial.Plants) json.WriteStringValue(tag);
+        foreach (var tag in trial.Plants)
+            json.WriteStringValue(tag);
         json.WriteEndArray();
         json.Optional("ended", trial.Ended);
     }

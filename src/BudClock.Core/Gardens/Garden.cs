@@ -15,8 +15,7 @@ public sealed record Garden(string Name, double? Latitude = null, double? Longit
     public bool Southern => Latitude < 0;
 
     /// <summary>The day it is in the garden at an instant.</summary>
-    public DateOnly DayAt(DateTimeOffset instant) =>
-        DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(instant, Zone).DateTime);
+    public DateOnly DayAt(DateTimeOffset instant) => DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(instant, Zone).DateTime);
 
     public TimeZoneInfo Zone =>
         TimeZone is not null && TimeZoneInfo.TryFindSystemTimeZoneById(TimeZone, out var zone) ? zone : TimeZoneInfo.Utc;
@@ -42,7 +41,8 @@ public sealed record GardenRecord(
     IReadOnlyList<Place> Places,
     IReadOnlyList<Plant> Plants,
     IReadOnlyList<ClimateReading> Readings,
-    IReadOnlyList<ForecastDay> Forecast)
+    IReadOnlyList<ForecastDay> Forecast
+)
 {
     /// <summary>Trays, reservoirs and cover pots that plants share.</summary>
     public IReadOnlyList<Vessel> Vessels { get; init; } = [];

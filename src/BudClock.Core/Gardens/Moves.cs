@@ -13,14 +13,18 @@ public static class Moves
         return After(to < 0 ? words : words![..to], "from ", places);
     }
 
-    public static string Words(Place? from, Place? to) => from is null ? $"to {to?.Name ?? "no place"}" : $"from {from.Name} to {to?.Name ?? "no place"}";
+    public static string Words(Place? from, Place? to) =>
+        from is null ? $"to {to?.Name ?? "no place"}" : $"from {from.Name} to {to?.Name ?? "no place"}";
 
     static Place? After(string? words, string link, IEnumerable<Place> places)
     {
         var text = " " + words?.Trim();
         var at = text.LastIndexOf(link, StringComparison.OrdinalIgnoreCase);
         var name = at < 0 ? text.Trim() : text[(at + link.Length)..].Trim();
-        if (name.StartsWith("the ", StringComparison.OrdinalIgnoreCase)) name = name[4..];
-        return places.FirstOrDefault(place => place.Name.Equals(name, StringComparison.OrdinalIgnoreCase) || place.Code.Equals(name, StringComparison.OrdinalIgnoreCase));
+        if (name.StartsWith("the ", StringComparison.OrdinalIgnoreCase))
+            name = name[4..];
+        return places.FirstOrDefault(place =>
+            place.Name.Equals(name, StringComparison.OrdinalIgnoreCase) || place.Code.Equals(name, StringComparison.OrdinalIgnoreCase)
+        );
     }
 }

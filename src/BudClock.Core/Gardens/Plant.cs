@@ -73,7 +73,8 @@ public sealed record Pot(double? DiameterCm, double? HeightCm, string? Kind)
     {
         get
         {
-            if (DiameterCm is not { } top) return null;
+            if (DiameterCm is not { } top)
+                return null;
             var (r, q, h) = (top / 2, top * 0.75 / 2, HeightCm ?? top);
             return Math.PI * h / 3 * ((r * r) + (r * q) + (q * q)); // frustum
         }
@@ -96,7 +97,8 @@ public sealed record Organ(string Id, string Kind, string? Label = null, string?
     public static readonly IReadOnlyList<string> Kinds = [Growth, Bulb, Roots, Spike, Peduncle, Leaf, Tuber, Corm, Vine];
 
     /// <summary>"spike 2031 b".</summary>
-    public string Words => Label is null || Label.StartsWith(Kind, StringComparison.OrdinalIgnoreCase) ? Label ?? $"{Kind} {Id}" : $"{Kind} {Label}";
+    public string Words =>
+        Label is null || Label.StartsWith(Kind, StringComparison.OrdinalIgnoreCase) ? Label ?? $"{Kind} {Id}" : $"{Kind} {Label}";
 }
 
 /// <summary>Chosen schools, question to school; compares by content.</summary>

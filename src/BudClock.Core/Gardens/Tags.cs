@@ -10,8 +10,7 @@ public static partial class Tags
     /// <summary>Letters, digits and hyphens, beginning with a letter or digit, at most twenty, at least one of them a letter.</summary>
     public static bool Sound(string tag) => Pattern().IsMatch(tag) && tag.Any(char.IsAsciiLetter);
 
-    public static string Rule(string tag) =>
-        $"\"{tag}\" cannot be a tag: letters, digits and hyphens, at most {Longest}, such as LYC-01";
+    public static string Rule(string tag) => $"\"{tag}\" cannot be a tag: letters, digits and hyphens, at most {Longest}, such as LYC-01";
 
     [GeneratedRegex("^[A-Za-z0-9][A-Za-z0-9-]{0,19}$")]
     private static partial Regex Pattern();

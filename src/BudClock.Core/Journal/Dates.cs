@@ -17,19 +17,23 @@ public static class Dates
     /// <summary>"25–30 May", "28 May – 2 Jun", or a single day.</summary>
     public static string Range(DateOnly from, DateOnly to)
     {
-        if (from == to) return Short(from);
+        if (from == to)
+            return Short(from);
         return from.Month == to.Month && from.Year == to.Year ? $"{from.Day}–{Short(to)}" : $"{Short(from)} – {Short(to)}";
     }
 
     /// <summary>"Thursday" within a week, "today" for what is past, else the date.</summary>
     public static string Weekday(DateOnly day, DateOnly today) =>
-        day <= today ? "today" : day < today.AddDays(7) ? day.ToString("dddd", CultureInfo.InvariantCulture) : Short(day);
+        day <= today ? "today"
+        : day < today.AddDays(7) ? day.ToString("dddd", CultureInfo.InvariantCulture)
+        : Short(day);
 
     /// <summary>"today", "yesterday", "9 days ago".</summary>
-    public static string Ago(DateOnly day, DateOnly today) => (today.DayNumber - day.DayNumber) switch
-    {
-        0 => "today",
-        1 => "yesterday",
-        var days => $"{days} days ago",
-    };
+    public static string Ago(DateOnly day, DateOnly today) =>
+        (today.DayNumber - day.DayNumber) switch
+        {
+            0 => "today",
+            1 => "yesterday",
+            var days => $"{days} days ago",
+        };
 }

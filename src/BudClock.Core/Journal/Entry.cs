@@ -33,16 +33,24 @@ public sealed record Entry
     public bool Struck { get; init; }
 
     /// <summary>It put water into the pot: a watering, or feed of which an amount was written down.</summary>
-    public bool IsWatering => Kind == EntryKinds.Watered || Kind == EntryKinds.Soaked || Kind == EntryKinds.ToppedUp || (Kind == EntryKinds.Fed && Amount is { InBase: > 0 });
+    public bool IsWatering =>
+        Kind == EntryKinds.Watered
+        || Kind == EntryKinds.Soaked
+        || Kind == EntryKinds.ToppedUp
+        || (Kind == EntryKinds.Fed && Amount is { InBase: > 0 });
 
     /// <summary>As the log says it: "Roots 8.5 cm", "Bulbs wrinkled".</summary>
     public override string ToString() => string.Join(' ', Parts());
 
     IEnumerable<string> Parts()
     {
-        if (Kind != EntryKinds.Note || Text is null) yield return Kind.Words;
-        if (Amount is { } amount) yield return amount.ToString();
-        if (Mix is { } mix) yield return mix;
-        if (Text is { } text) yield return text;
+        if (Kind != EntryKinds.Note || Text is null)
+            yield return Kind.Words;
+        if (Amount is { } amount)
+            yield return amount.ToString();
+        if (Mix is { } mix)
+            yield return mix;
+        if (Text is { } text)
+            yield return text;
     }
 }

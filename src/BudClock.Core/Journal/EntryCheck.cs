@@ -26,15 +26,19 @@ public static class EntryCheck
         return null;
     }
 
-    static string? DateFault(DateOnly on, DateOnly today) => on > today
-        ? $"{Dates.Long(on)} is still to come; the log holds what has happened."
-        : on.Year < 1900 ? $"{Dates.Long(on)} is too long ago." : null;
+    static string? DateFault(DateOnly on, DateOnly today) =>
+        on > today ? $"{Dates.Long(on)} is still to come; the log holds what has happened."
+        : on.Year < 1900 ? $"{Dates.Long(on)} is too long ago."
+        : null;
 
     static string? TextFault(EntryKind kind, Quantity? amount, string? text)
     {
-        if (text?.Length > LongestText) return $"A note holds at most {LongestText} characters; this one has {text.Length}.";
-        if (kind.States.Length == 0) return null;
-        if (text is null) return amount is null ? $"{kind.Words} needs a word: {string.Join(", ", kind.States)}." : null;
+        if (text?.Length > LongestText)
+            return $"A note holds at most {LongestText} characters; this one has {text.Length}.";
+        if (kind.States.Length == 0)
+            return null;
+        if (text is null)
+            return amount is null ? $"{kind.Words} needs a word: {string.Join(", ", kind.States)}." : null;
         return kind.States.Contains(text) ? null : $"{kind.Words} can be {string.Join(", ", kind.States)}; \"{text}\" is none of these.";
     }
 

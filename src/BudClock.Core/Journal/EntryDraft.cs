@@ -5,7 +5,14 @@ namespace BudClock.Core.Journal;
 /// <summary>One entry understood from a line.</summary>
 /// <param name="Organ">The id of the organ it names, or "new" or "unnamed"; null when it names none.</param>
 /// <param name="Mix">The code of the batch that was given, or of a recipe; null when it names none.</param>
-public sealed record EntryDraft(EntryKind Kind, DateOnly On, Quantity? Amount = null, string? Text = null, string? Organ = null, string? Mix = null)
+public sealed record EntryDraft(
+    EntryKind Kind,
+    DateOnly On,
+    Quantity? Amount = null,
+    string? Text = null,
+    string? Organ = null,
+    string? Mix = null
+)
 {
     /// <summary>For the live reading: "Roots 8.5 cm".</summary>
     public string Words => string.Join(' ', new[] { Kind.Words, Amount?.ToString(), Mix, Text }.Where(part => part is not null));

@@ -21,6 +21,7 @@ public sealed record EntryKind(string Name, string Words, Measure? Measure = nul
 public sealed record Measure(Dimension Dimension, double Min, double Max, bool Required = true)
 {
     public static Measure LengthCm(double max) => new(Dimension.Length, 0, max);
+
     public static readonly Measure Count = new(Dimension.Count, 0, 999);
     public static readonly Measure Water = new(Dimension.Volume, 0, 100_000, Required: false);
 }

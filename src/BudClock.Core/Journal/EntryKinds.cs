@@ -34,21 +34,25 @@ public static class EntryKinds
     public static readonly EntryKind Bulbs = new("bulbs", "Bulbs", null, "plump", "wrinkled", "shrivelled");
     public static readonly EntryKind BulbSize = new("bulb-size", "Bulb size", Measure.LengthCm(50));
     public static readonly EntryKind Tuber = new("tuber", "Tuber", null, "firm", "soft", "mouldy", "sprouting");
+
     /// <summary>The base of the plant: what tells resting from rotting.</summary>
     public static readonly EntryKind Base = new("base", "Base", null, "firm", "soft", "smelling");
     public static readonly EntryKind Medium = new("medium", "Medium", null, "wet", "damp", "dry");
     public static readonly EntryKind Tray = new("tray", "Tray", new(Dimension.Length, 0, 30, Required: false), "empty");
     public static readonly EntryKind Reservoir = new("reservoir", "Reservoir", new(Dimension.Length, 0, 60, Required: false), "empty");
     public static readonly EntryKind Meter = new("meter", "Meter", new(Dimension.Count, 0, 100));
+
     /// <summary>What the water that runs out of the pot measures.</summary>
     public static readonly EntryKind RunOff = new("run-off", "Run-off", new(Dimension.DissolvedSolids, 0, 20_000));
     public static readonly EntryKind Weight = new("weight", "Weight", new(Dimension.Mass, 0, 100_000));
+
     /// <summary>The end of an organ that has no word of its own for it: a tuber, a leaf, a vine. Its text is the likely cause.</summary>
     public static readonly EntryKind Lost = new("lost", "Lost");
     public static readonly EntryKind Pest = new("pest", "Pest");
     public static readonly EntryKind Rot = new("rot", "Rot");
     public static readonly EntryKind Note = new("note", "Note");
     public static readonly EntryKind Photo = new("photo", "Photo");
+
     /// <summary>The answer to a second look: what the change did.</summary>
     public static readonly EntryKind Looked = new("looked", "Second look", null, "better", "same", "worse");
 
@@ -64,6 +68,7 @@ public static class EntryKinds
     public static readonly EntryKind Stored = new("stored", "Stored");
     public static readonly EntryKind Planted = new("planted", "Planted");
     public static readonly EntryKind CutSpike = new("cut-spike", "Spike cut");
+
     /// <summary>A leaf, a vine or a stem taken off.</summary>
     public static readonly EntryKind Cut = new("cut", "Cut");
     public static readonly EntryKind SpikeKept = new("spike-kept", "Spike kept");
@@ -74,26 +79,94 @@ public static class EntryKinds
     public static readonly EntryKind FlowerRemoved = new("flower-removed", "Flower removed");
     public static readonly EntryKind ProgrammeStarted = new("programme-started", "Programme started");
     public static readonly EntryKind Acquired = new("acquired", "Acquired");
+
     /// <summary>What was found when a newcomer was looked over.</summary>
     public static readonly EntryKind Inspected = new("inspected", "Inspected");
     public static readonly EntryKind GivenAway = new("given-away", "Given away");
     public static readonly EntryKind Died = new("died", "Died");
     public static readonly EntryKind Renamed = new("renamed", "Renamed");
+
     /// <summary>A second look set by hand: in so many days, with the question to ask then.</summary>
     public static readonly EntryKind Flagged = new("flagged", "Look again in days", new(Dimension.Count, 1, 365));
+
     /// <summary>From now on it gets one recipe, whatever its stage; without one, by its stage again. Its text is the grower's reason.</summary>
     public static readonly EntryKind RecipeSet = new("recipe-set", "Recipe");
+
     /// <summary>Set aside until tomorrow: the advice stands, the Round stops asking for the day.</summary>
     public static readonly EntryKind PutOff = new("put-off", "Put off until tomorrow");
 
     public static readonly IReadOnlyList<EntryKind> All =
     [
-        GrowthStarted, GrowthHeight, GrowthMatured, GrowthStopped, EyeSwelling, RootsStarted, RootLength, RootsAtBase,
-        RootCount, RootsLost, SheathStarted, SpikeStarted, SpikeLength, Buds, BudsLost, BloomOpened, Blooms, BloomEnded,
-        SpikeLost, LeafStarted, LeafSpan, LeafCount, Leaves, LeafDropped, LeavesGone, SummerLeaves, WinterRosette, Bulbs,
-        BulbSize, Tuber, Base, Medium, Tray, Reservoir, Meter, RunOff, Weight, Lost, Pest, Rot, Note, Photo, Looked,
-        Watered, Soaked, ToppedUp, Fed, Repotted, Divided, Moved, Lifted, Stored, Planted, CutSpike, Cut, SpikeKept, Staked,
-        Treated, Rinsed, Turned, FlowerRemoved, ProgrammeStarted, Acquired, Inspected, GivenAway, Died, Renamed, Flagged, RecipeSet, PutOff,
+        GrowthStarted,
+        GrowthHeight,
+        GrowthMatured,
+        GrowthStopped,
+        EyeSwelling,
+        RootsStarted,
+        RootLength,
+        RootsAtBase,
+        RootCount,
+        RootsLost,
+        SheathStarted,
+        SpikeStarted,
+        SpikeLength,
+        Buds,
+        BudsLost,
+        BloomOpened,
+        Blooms,
+        BloomEnded,
+        SpikeLost,
+        LeafStarted,
+        LeafSpan,
+        LeafCount,
+        Leaves,
+        LeafDropped,
+        LeavesGone,
+        SummerLeaves,
+        WinterRosette,
+        Bulbs,
+        BulbSize,
+        Tuber,
+        Base,
+        Medium,
+        Tray,
+        Reservoir,
+        Meter,
+        RunOff,
+        Weight,
+        Lost,
+        Pest,
+        Rot,
+        Note,
+        Photo,
+        Looked,
+        Watered,
+        Soaked,
+        ToppedUp,
+        Fed,
+        Repotted,
+        Divided,
+        Moved,
+        Lifted,
+        Stored,
+        Planted,
+        CutSpike,
+        Cut,
+        SpikeKept,
+        Staked,
+        Treated,
+        Rinsed,
+        Turned,
+        FlowerRemoved,
+        ProgrammeStarted,
+        Acquired,
+        Inspected,
+        GivenAway,
+        Died,
+        Renamed,
+        Flagged,
+        RecipeSet,
+        PutOff,
     ];
 
     /// <summary>Kinds of what was seen; the others were done.</summary>

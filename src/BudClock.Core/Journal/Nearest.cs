@@ -7,26 +7,32 @@ static class Nearest
     public static string? To(string written, IEnumerable<string> candidates)
     {
         var word = written.Trim().ToLowerInvariant();
-        if (word.Length is 0 or > 40) return null;
+        if (word.Length is 0 or > 40)
+            return null;
         return candidates
             .Select(candidate => (candidate, steps: Steps(word, candidate.ToLowerInvariant())))
             .Where(c => c.steps <= Math.Max(1, Math.Min(word.Length, c.candidate.Length) / 3))
-            .OrderBy(c => c.steps).ThenBy(c => c.candidate, StringComparer.Ordinal)
-            .Select(c => c.candidate).FirstOrDefault();
+            .OrderBy(c => c.steps)
+            .ThenBy(c => c.candidate, StringComparer.Ordinal)
+            .Select(c => c.candidate)
+            .FirstOrDefault();
     }
 
     /// <summary>Letters to add, drop or change, with a swap of neighbours as one (optimal string alignment).</summary>
     static int Steps(string a, string b)
     {
         var d = new int[a.Length + 1, b.Length + 1];
-        for (var i = 0; i <= a.Length; i++) d[i, 0] = i;
-        for (var j = 0; j <= b.Length; j++) d[0, j] = j;
+        for (var i = 0; i <= a.Length; i++)
+            d[i, 0] = i;
+        for (var j = 0; j <= b.Length; j++)
+            d[0, j] = j;
         for (var i = 1; i <= a.Length; i++)
             for (var j = 1; j <= b.Length; j++)
             {
                 var change = a[i - 1] == b[j - 1] ? 0 : 1;
                 d[i, j] = Math.Min(Math.Min(d[i - 1, j] + 1, d[i, j - 1] + 1), d[i - 1, j - 1] + change);
-                if (i > 1 && j > 1 && a[i - 1] == b[j - 2] && a[i - 2] == b[j - 1]) d[i, j] = Math.Min(d[i, j], d[i - 2, j - 2] + 1);
+                if (i > 1 && j > 1 && a[i - 1] == b[j - 2] && a[i - 2] == b[j - 1])
+                    d[i, j] = Math.Min(d[i, j], d[i - 2, j - 2] + 1);
             }
         return d[a.Length, b.Length];
     }

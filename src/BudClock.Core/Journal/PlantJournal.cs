@@ -14,7 +14,8 @@ public sealed class PlantJournal
         this.entries = entries;
         foreach (var entry in entries)
         {
-            if (!byKind.TryGetValue(entry.Kind, out var same)) byKind[entry.Kind] = same = [];
+            if (!byKind.TryGetValue(entry.Kind, out var same))
+                byKind[entry.Kind] = same = [];
             same.Add(entry);
         }
     }
@@ -36,7 +37,8 @@ public sealed class PlantJournal
     static int InOrder(Entry a, Entry b)
     {
         var order = a.On.CompareTo(b.On);
-        if (order == 0) order = a.Logged.CompareTo(b.Logged);
+        if (order == 0)
+            order = a.Logged.CompareTo(b.Logged);
         return order == 0 ? a.Id.CompareTo(b.Id) : order;
     }
 
@@ -48,13 +50,15 @@ public sealed class PlantJournal
 
     public IReadOnlyList<Entry> Of(EntryKind kind) => byKind.GetValueOrDefault(kind) ?? [];
 
-    public IEnumerable<Entry> Of(params EntryKind[] kinds) => kinds.Any(byKind.ContainsKey) ? entries.Where(e => kinds.Contains(e.Kind)) : [];
+    public IEnumerable<Entry> Of(params EntryKind[] kinds) =>
+        kinds.Any(byKind.ContainsKey) ? entries.Where(e => kinds.Contains(e.Kind)) : [];
 
     public Entry? Last(params ReadOnlySpan<EntryKind> kinds)
     {
         Entry? last = null;
         foreach (var kind in kinds)
-            if (byKind.TryGetValue(kind, out var same) && (last is null || InOrder(same[^1], last) > 0)) last = same[^1];
+            if (byKind.TryGetValue(kind, out var same) && (last is null || InOrder(same[^1], last) > 0))
+                last = same[^1];
         return last;
     }
 
@@ -67,7 +71,8 @@ public sealed class PlantJournal
     {
         Entry? first = null;
         foreach (var kind in kinds)
-            if (byKind.GetValueOrDefault(kind)?.Find(e => e.On >= day) is { } entry && (first is null || InOrder(entry, first) < 0)) first = entry;
+            if (byKind.GetValueOrDefault(kind)?.Find(e => e.On >= day) is { } entry && (first is null || InOrder(entry, first) < 0))
+                first = entry;
         return first;
     }
 }

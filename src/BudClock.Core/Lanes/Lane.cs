@@ -1,7 +1,14 @@
 namespace BudClock.Core.Lanes;
 
 /// <summary>The five things a plant can be doing, several at once. Their order is the dial's, from outside in.</summary>
-public enum LaneKind { Bloom, Spike, Growth, Roots, Rest }
+public enum LaneKind
+{
+    Bloom,
+    Spike,
+    Growth,
+    Roots,
+    Rest,
+}
 
 /// <summary>A stretch of days in which an organ did something.</summary>
 /// <param name="To">The last day; null while it goes on.</param>

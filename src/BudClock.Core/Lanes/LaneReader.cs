@@ -18,7 +18,11 @@ public static class LaneReader
     [
         new(LaneKind.Bloom, [BloomOpened, Blooms], [BloomEnded, CutSpike, FlowerRemoved]),
         new(LaneKind.Spike, [SpikeStarted, SpikeLength, SheathStarted, Buds], [BloomOpened, Blooms, BloomEnded, SpikeLost, CutSpike]),
-        new(LaneKind.Growth, [GrowthStarted, GrowthHeight, LeafStarted, SummerLeaves], [GrowthMatured, GrowthStopped, LeavesGone, WinterRosette, Divided]),
+        new(
+            LaneKind.Growth,
+            [GrowthStarted, GrowthHeight, LeafStarted, SummerLeaves],
+            [GrowthMatured, GrowthStopped, LeavesGone, WinterRosette, Divided]
+        ),
         new(LaneKind.Roots, [RootsStarted, RootLength, RootCount, RootsAtBase], [RootsLost, GrowthMatured, LeavesGone]),
         new(LaneKind.Rest, [LeavesGone, Lifted, Stored, WinterRosette], [GrowthStarted, GrowthHeight, Planted, LeafStarted, SummerLeaves]),
     ];
@@ -53,9 +57,16 @@ public static class LaneReader
 
     /// <summary>What each kind of entry opens and closes, so that a journal is walked once.</summary>
     static readonly Dictionary<EntryKind, (LaneKind Kind, bool Opens, bool Closes)[]> BySign = Table
-        .SelectMany(signs => signs.Open.Concat(signs.Close)).Distinct()
-        .ToDictionary(kind => kind, kind => Table.Where(s => s.Open.Contains(kind) || s.Close.Contains(kind))
-            .Select(s => (s.Kind, s.Open.Contains(kind), s.Close.Contains(kind))).ToArray());
+        .SelectMany(signs => signs.Open.Concat(signs.Close))
+        .Distinct()
+        .ToDictionary(
+            kind => kind,
+            kind =>
+                Table
+                    .Where(s => s.Open.Contains(kind) || s.Close.Contains(kind))
+                    .Select(s => (s.Kind, s.Open.Contains(kind), s.Close.Contains(kind)))
+                    .ToArray()
+        );
 
     /// <summary>A lane that is still being read.</summary>
     sealed class Track(LaneKind kind, Entry opener)
@@ -76,16 +87,20 @@ public static class LaneReader
     public static IReadOnlyList<Lane> Read(PlantJournal journal)
     {
         var tracks = new List<Track>[Table.Length];
-        for (var i = 0; i < tracks.Length; i++) tracks[i] = [];
+        for (var i = 0; i < tracks.Length; i++)
+            tracks[i] = [];
         foreach (var entry in journal.Entries)
         {
             if (BySign.TryGetValue(entry.Kind, out var signs))
                 foreach (var (kind, opens, closes) in signs)
                 {
-                    if (closes && Ends(kind, entry)) Close(kind, tracks[(int)kind], entry);
-                    if (opens && ShowsLife(entry) && !(entry.Kind == Buds && InBloom(tracks, entry))) Open(kind, tracks[(int)kind], entry);
+                    if (closes && Ends(kind, entry))
+                        Close(kind, tracks[(int)kind], entry);
+                    if (opens && ShowsLife(entry) && !(entry.Kind == Buds && InBloom(tracks, entry)))
+                        Open(kind, tracks[(int)kind], entry);
                 }
-            else if (EndsThePlant.Contains(entry.Kind) || (EndsTheOrgan.Contains(entry.Kind) && entry.Organ is not null)) CloseAll(tracks, entry);
+            else if (EndsThePlant.Contains(entry.Kind) || (EndsTheOrgan.Contains(entry.Kind) && entry.Organ is not null))
+                CloseAll(tracks, entry);
         }
         return InOrder(tracks);
     }
@@ -94,7 +109,8 @@ public static class LaneReader
     {
         var lanes = new List<Lane>();
         for (var kind = 0; kind < tracks.Length; kind++)
-            foreach (var track in tracks[kind]) lanes.Add(track.ToLane());
+            foreach (var track in tracks[kind])
+                lanes.Add(track.ToLane());
         return [.. lanes.OrderBy(lane => lane.From).ThenBy(lane => lane.Kind).ThenBy(lane => lane.Organ, StringComparer.Ordinal)];
     }
 
@@ -103,7 +119,8 @@ public static class LaneReader
 
     /// <summary>Buds counted on an open inflorescence are no new spike.</summary>
     static bool InBloom(List<Track>[] tracks, Entry entry) =>
-        tracks[(int)LaneKind.Bloom].Exists(track => track.Open && (entry.Organ is null || track.Organ is null || track.Organ == entry.Organ));
+        tracks[(int)LaneKind.Bloom]
+            .Exists(track => track.Open && (entry.Organ is null || track.Organ is null || track.Organ == entry.Organ));
 
     /// <summary>Dividing ends only the growth that it names: what is left goes on.</summary>
     static bool Ends(LaneKind kind, Entry entry) => entry.Kind != Divided || (kind is LaneKind.Growth && entry.Organ is not null);
@@ -115,23 +132,32 @@ public static class LaneReader
         {
             going = null;
         }
-        if (entry.Kind == LeafStarted) EndLeavesBefore(tracks, entry);
-        if (entry.Kind == RootsStarted) EndFlushesBefore(tracks, entry);
-        if (going is null) tracks.Add(new(kind, entry));
-        else (going.LastSign, going.Organ) = (entry.On, going.Organ ?? entry.Organ);
+        if (entry.Kind == LeafStarted)
+            EndLeavesBefore(tracks, entry);
+        if (entry.Kind == RootsStarted)
+            EndFlushesBefore(tracks, entry);
+        if (going is null)
+            tracks.Add(new(kind, entry));
+        else
+            (going.LastSign, going.Organ) = (entry.On, going.Organ ?? entry.Organ);
     }
 
-    static Track? Going(List<Track> tracks, string? organ) => organ is null
-        ? tracks.FindLast(track => track.Open && track.Organ is null) ?? tracks.FindLast(track => track.Open)
-        : tracks.FindLast(track => track.Open && track.Organ == organ) ?? tracks.FindLast(track => track.Open && track.Organ is null);
+    static Track? Going(List<Track> tracks, string? organ) =>
+        organ is null
+            ? tracks.FindLast(track => track.Open && track.Organ is null) ?? tracks.FindLast(track => track.Open)
+            : tracks.FindLast(track => track.Open && track.Organ == organ) ?? tracks.FindLast(track => track.Open && track.Organ is null);
 
     /// <summary>Whether a sign is the start of another organ rather than one more of the organ that is under way.</summary>
     static bool StartsAnew(Track going, Entry entry)
     {
-        if (entry.Kind == RootsStarted) return entry.On.DayNumber - going.LastSign.DayNumber > FlushGapDays;
-        if (going.From == entry.On && (entry.Organ is null || going.Organ is null)) return false;
-        if (entry.Organ is not null && going.Organ == entry.Organ) return false;
-        return entry.Kind == GrowthStarted || (entry.Kind == SpikeStarted && going.Opener != SheathStarted)
+        if (entry.Kind == RootsStarted)
+            return entry.On.DayNumber - going.LastSign.DayNumber > FlushGapDays;
+        if (going.From == entry.On && (entry.Organ is null || going.Organ is null))
+            return false;
+        if (entry.Organ is not null && going.Organ == entry.Organ)
+            return false;
+        return entry.Kind == GrowthStarted
+            || (entry.Kind == SpikeStarted && going.Opener != SheathStarted)
             || (entry.Kind == LeafStarted && (going.Opener == LeafStarted || entry.Organ is not null));
     }
 
@@ -139,14 +165,20 @@ public static class LaneReader
     static void EndLeavesBefore(List<Track> tracks, Entry entry)
     {
         foreach (var leaf in tracks)
-            if (leaf.Open && leaf.Opener == LeafStarted && leaf.From < entry.On && (leaf.Organ is null || leaf.Organ != entry.Organ)) leaf.End(entry.On, "next leaf");
+            if (leaf.Open && leaf.Opener == LeafStarted && leaf.From < entry.On && (leaf.Organ is null || leaf.Organ != entry.Organ))
+                leaf.End(entry.On, "next leaf");
     }
 
     /// <summary>A flush that was not seen to move for two months has grown in when another starts.</summary>
     static void EndFlushesBefore(List<Track> tracks, Entry entry)
     {
         foreach (var flush in tracks)
-            if (flush.Open && (flush.Organ is null || flush.Organ != entry.Organ) && entry.On.DayNumber - flush.LastSign.DayNumber > FlushGapDays) flush.End(flush.LastSign, "grown in");
+            if (
+                flush.Open
+                && (flush.Organ is null || flush.Organ != entry.Organ)
+                && entry.On.DayNumber - flush.LastSign.DayNumber > FlushGapDays
+            )
+                flush.End(flush.LastSign, "grown in");
     }
 
     static void Close(LaneKind kind, List<Track> tracks, Entry entry)
@@ -156,15 +188,18 @@ public static class LaneReader
         for (var i = tracks.Count - 1; i >= 0; i--)
         {
             var track = tracks[i];
-            if (!track.Open || (!every && entry.Organ is not null && track.Organ is not null && track.Organ != entry.Organ)) continue;
+            if (!track.Open || (!every && entry.Organ is not null && track.Organ is not null && track.Organ != entry.Organ))
+                continue;
             track.End(entry.On, how);
-            if (!every) return;
+            if (!every)
+                return;
         }
     }
 
     static void CloseAll(List<Track>[] tracks, Entry entry)
     {
         foreach (var track in tracks.SelectMany(kind => kind))
-            if (track.Open && (EndsThePlant.Contains(entry.Kind) || track.Organ == entry.Organ)) track.End(entry.On, Endings[entry.Kind]);
+            if (track.Open && (EndsThePlant.Contains(entry.Kind) || track.Organ == entry.Organ))
+                track.End(entry.On, Endings[entry.Kind]);
     }
 }

@@ -1,7 +1,18 @@
 namespace BudClock.Core.Lanes;
 
 /// <summary>The plant's state in one word. The lanes say the rest.</summary>
-public enum Phase { Newcomer, Resting, Waking, Growing, Spiking, Blooming, Ripening, GoingToRest, Recovering }
+public enum Phase
+{
+    Newcomer,
+    Resting,
+    Waking,
+    Growing,
+    Spiking,
+    Blooming,
+    Ripening,
+    GoingToRest,
+    Recovering,
+}
 
 public static class PhaseWords
 {

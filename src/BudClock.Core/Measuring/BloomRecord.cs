@@ -9,7 +9,18 @@ namespace BudClock.Core.Measuring;
 /// <param name="Cause">Why it was lost, where it was and the log says.</param>
 /// <param name="CameAlong">It was there when the plant came, so it teaches nothing about this place.</param>
 public sealed record BloomRecord(
-    string? Organ, DateOnly? Emerged, DateOnly? Opened, DateOnly? Faded, int? Days, double? Buds, double? LostBuds, double? LongestCm, string? Ending, string? Cause, bool CameAlong)
+    string? Organ,
+    DateOnly? Emerged,
+    DateOnly? Opened,
+    DateOnly? Faded,
+    int? Days,
+    double? Buds,
+    double? LostBuds,
+    double? LongestCm,
+    string? Ending,
+    string? Cause,
+    bool CameAlong
+)
 {
     /// <summary>All spikes on record, the newest first.</summary>
     public static IReadOnlyList<BloomRecord> Read(PlantJournal journal, IReadOnlyList<Lane> lanes, DateOnly? acquired, DateOnly today)
@@ -19,7 +30,8 @@ public sealed record BloomRecord(
         var alone = blooms.Where(bloom => !spikes.Any(spike => Leads(spike, bloom)));
         return
         [
-            .. spikes.Select(spike => Of(journal, spike, blooms.FirstOrDefault(bloom => Leads(spike, bloom)), acquired, today))
+            .. spikes
+                .Select(spike => Of(journal, spike, blooms.FirstOrDefault(bloom => Leads(spike, bloom)), acquired, today))
                 .Concat(alone.Select(bloom => Of(journal, null, bloom, acquired, today)))
                 .OrderByDescending(record => record.Emerged ?? record.Opened),
         ];
@@ -34,10 +46,18 @@ public sealed record BloomRecord(
         var own = journal.Entries.Where(e => e.Organ == organ && e.On >= from && e.On <= to).ToList();
         var ended = bloom?.Ending ?? (spike?.Ending == "opened" ? null : spike?.Ending);
         return new(
-            organ, spike?.From, bloom?.From, bloom?.Ending == "faded" ? bloom.To : null,
+            organ,
+            spike?.From,
+            bloom?.From,
+            bloom?.Ending == "faded" ? bloom.To : null,
             bloom is null ? null : (bloom.To ?? today).DayNumber - bloom.From.DayNumber,
-            Most(EntryKinds.Buds), own.Where(e => e.Kind == BudsLost).Sum(e => e.Amount?.Value) is > 0 and var lost ? lost : null, Most(SpikeLength),
-            ended, own.LastOrDefault(e => e.Kind == SpikeLost)?.Text, acquired > from);
+            Most(EntryKinds.Buds),
+            own.Where(e => e.Kind == BudsLost).Sum(e => e.Amount?.Value) is > 0 and var lost ? lost : null,
+            Most(SpikeLength),
+            ended,
+            own.LastOrDefault(e => e.Kind == SpikeLost)?.Text,
+            acquired > from
+        );
 
         double? Most(EntryKind kind) => own.Where(e => e.Kind == kind).Max(e => e.Amount?.InBase);
     }

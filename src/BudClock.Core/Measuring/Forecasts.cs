@@ -35,7 +35,13 @@ public static class Forecasts
         var turn = All.First(t => t.Of == of);
         return
         [
-            .. lanes.Where(lane => lane.Kind == turn.Lane && lane.Ending == turn.Ending && lane.To is not null && (acquired is null || lane.From >= acquired))
+            .. lanes
+                .Where(lane =>
+                    lane.Kind == turn.Lane
+                    && lane.Ending == turn.Ending
+                    && lane.To is not null
+                    && (acquired is null || lane.From >= acquired)
+                )
                 .Select(lane => lane.To!.Value.DayNumber - lane.From.DayNumber),
         ];
     }
@@ -44,24 +50,54 @@ public static class Forecasts
     /// <param name="kin">The intervals of other plants of its kind here, by turn.</param>
     /// <param name="kind">What to call the kind, such as Lycaste.</param>
     public static IReadOnlyList<Forecast> Read(
-        IReadOnlyList<Lane> lanes, DateOnly? acquired, Func<string, IReadOnlyList<int>> kin, string? kind, CultureSheet? sheet, DateOnly today) =>
-    [
-        .. from turn in All
-           where turn.Of != Matured || sheet?.Organs.Shoot is not Organ.Leaf // a leaf is followed by the next, not finished
-           from lane in lanes
-           where lane.Kind == turn.Lane && lane.Open
-           let forecast = Of(turn, lane, Intervals(turn.Of, lanes, acquired), kin, kind, sheet, today)
-           where forecast is not null
-           select forecast,
-    ];
+        IReadOnlyList<Lane> lanes,
+        DateOnly? acquired,
+        Func<string, IReadOnlyList<int>> kin,
+        string? kind,
+        CultureSheet? sheet,
+        DateOnly today
+    ) =>
+        [
+            .. from turn in All
+            where turn.Of != Matured || sheet?.Organs.Shoot is not Organ.Leaf // a leaf is followed by the next, not finished
+            from lane in lanes
+            where lane.Kind == turn.Lane && lane.Open
+            let forecast = Of(turn, lane, Intervals(turn.Of, lanes, acquired), kin, kind, sheet, today)
+            where forecast is not null
+            select forecast,
+        ];
 
-    static Forecast? Of(Turn turn, Lane lane, IReadOnlyList<int> own, Func<string, IReadOnlyList<int>> kin, string? kind, CultureSheet? sheet, DateOnly today)
+    static Forecast? Of(
+        Turn turn,
+        Lane lane,
+        IReadOnlyList<int> own,
+        Func<string, IReadOnlyList<int>> kin,
+        string? kind,
+        CultureSheet? sheet,
+        DateOnly today
+    )
     {
         var young = today.DayNumber - lane.From.DayNumber < YoungDays;
-        if (!young && own.Count > 0) return FromRecord(turn, lane, own, today, own.Count == 1 ? $"this plant's earlier {turn.One}" : $"this plant's {own.Count} earlier {turn.One}s");
-        if (!young && kind is not null && kin(turn.Of) is { Count: > 0 } others) return FromRecord(turn, lane, others, today, $"{others.Count} {turn.One}{(others.Count == 1 ? "" : "s")} of other {kind} here");
+        if (!young && own.Count > 0)
+            return FromRecord(
+                turn,
+                lane,
+                own,
+                today,
+                own.Count == 1 ? $"this plant's earlier {turn.One}" : $"this plant's {own.Count} earlier {turn.One}s"
+            );
+        if (!young && kind is not null && kin(turn.Of) is { Count: > 0 } others)
+            return FromRecord(turn, lane, others, today, $"{others.Count} {turn.One}{(others.Count == 1 ? "" : "s")} of other {kind} here");
         return Usual(turn, sheet) is { } days
-            ? new(turn.Of, lane.Organ, today, lane.From.AddDays(days - SheetSpreadDays), lane.From.AddDays(days), lane.From.AddDays(days + SheetSpreadDays), "the sheet's usual year")
+            ? new(
+                turn.Of,
+                lane.Organ,
+                today,
+                lane.From.AddDays(days - SheetSpreadDays),
+                lane.From.AddDays(days),
+                lane.From.AddDays(days + SheetSpreadDays),
+                "the sheet's usual year"
+            )
             : null;
     }
 
@@ -69,9 +105,15 @@ public static class Forecasts
     {
         var sorted = days.Order().ToList();
         var middle = (sorted[(sorted.Count - 1) / 2] + sorted[sorted.Count / 2]) / 2;
-        return new(turn.Of, lane.Organ, today,
-            lane.From.AddDays(Math.Min(sorted[0], middle - LeastSpreadDays)), lane.From.AddDays(middle),
-            lane.From.AddDays(Math.Max(sorted[^1], middle + LeastSpreadDays)), source);
+        return new(
+            turn.Of,
+            lane.Organ,
+            today,
+            lane.From.AddDays(Math.Min(sorted[0], middle - LeastSpreadDays)),
+            lane.From.AddDays(middle),
+            lane.From.AddDays(Math.Max(sorted[^1], middle + LeastSpreadDays)),
+            source
+        );
     }
 
     /// <summary>The sheet's days from the start of a lane to its turn.</summary>
@@ -79,7 +121,8 @@ public static class Forecasts
     {
         var lane = sheet?.Usual.FirstOrDefault(u => u.Lane == turn.Lane);
         var end = turn.Next is { } next ? sheet?.Usual.FirstOrDefault(u => u.Lane == next)?.From : lane?.To;
-        if (lane is null || end is not { } until) return null;
+        if (lane is null || end is not { } until)
+            return null;
         var days = until.In(2031, false).DayNumber - lane.From.In(2031, false).DayNumber;
         return days <= 0 ? days + 365 : days;
     }
@@ -88,7 +131,9 @@ public static class Forecasts
     public static (DateOnly Happened, int DaysLate)? Outcome(Forecast forecast, IEnumerable<Lane> lanes)
     {
         var turn = All.FirstOrDefault(t => t.Of == forecast.Of);
-        var lane = lanes.FirstOrDefault(l => l.Kind == turn?.Lane && l.Ending == turn.Ending && l.Organ == forecast.Organ && l.From <= forecast.Made && l.To >= forecast.Made);
+        var lane = lanes.FirstOrDefault(l =>
+            l.Kind == turn?.Lane && l.Ending == turn.Ending && l.Organ == forecast.Organ && l.From <= forecast.Made && l.To >= forecast.Made
+        );
         return lane?.To is { } happened ? (happened, happened.DayNumber - forecast.Likely.DayNumber) : null;
     }
 }

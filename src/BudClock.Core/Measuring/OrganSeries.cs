@@ -24,9 +24,11 @@ public sealed record OrganSeries(EntryKind Kind, string? Organ, string Label, IR
     public double? AtAge(int days)
     {
         var day = Start.AddDays(days);
-        if (day > Last.On) return null;
+        if (day > Last.On)
+            return null;
         var next = Points.First(p => p.On >= day);
-        if (next.On == day || ReferenceEquals(next, Points[0])) return next.Cm;
+        if (next.On == day || ReferenceEquals(next, Points[0]))
+            return next.Cm;
         var before = Points.Last(p => p.On < day);
         return before.Cm + ((next.Cm - before.Cm) * (day.DayNumber - before.On.DayNumber) / (next.On.DayNumber - before.On.DayNumber));
     }
@@ -40,17 +42,29 @@ public static class SeriesReader
 
     static readonly (EntryKind Kind, LaneKind Lane)[] Measured =
     [
-        (RootLength, LaneKind.Roots), (GrowthHeight, LaneKind.Growth), (SpikeLength, LaneKind.Spike), (LeafSpan, LaneKind.Growth),
+        (RootLength, LaneKind.Roots),
+        (GrowthHeight, LaneKind.Growth),
+        (SpikeLength, LaneKind.Spike),
+        (LeafSpan, LaneKind.Growth),
     ];
 
     /// <summary>All series, the newest first.</summary>
     public static IReadOnlyList<OrganSeries> Read(PlantJournal journal, IReadOnlyList<Lane> lanes, IReadOnlyList<Organ> organs) =>
-    [
-        .. Measured.SelectMany(measured => Read(measured.Kind, measured.Lane, journal, lanes, organs))
-            .OrderByDescending(series => series.Last.On).ThenBy(series => series.Kind.Name, StringComparer.Ordinal).ThenBy(series => series.Organ, StringComparer.Ordinal),
-    ];
+        [
+            .. Measured
+                .SelectMany(measured => Read(measured.Kind, measured.Lane, journal, lanes, organs))
+                .OrderByDescending(series => series.Last.On)
+                .ThenBy(series => series.Kind.Name, StringComparer.Ordinal)
+                .ThenBy(series => series.Organ, StringComparer.Ordinal),
+        ];
 
-    static IEnumerable<OrganSeries> Read(EntryKind kind, LaneKind lane, PlantJournal journal, IReadOnlyList<Lane> lanes, IReadOnlyList<Organ> organs)
+    static IEnumerable<OrganSeries> Read(
+        EntryKind kind,
+        LaneKind lane,
+        PlantJournal journal,
+        IReadOnlyList<Lane> lanes,
+        IReadOnlyList<Organ> organs
+    )
     {
         // A day measured twice counts as it was last written down; nothing measured is not a length.
         var lengths = journal.Of(kind).Where(e => e.Amount?.InBase > 0).GroupBy(e => (e.Organ, e.On)).Select(g => g.Last());
@@ -65,7 +79,9 @@ public static class SeriesReader
     }
 
     static bool Moves(IReadOnlyList<Lane> lanes, LaneKind kind, string? organ, DateOnly last) =>
-        lanes.Any(lane => lane.Kind == kind && lane.Open && lane.From <= last && (lane.Organ is null || organ is null || lane.Organ == organ));
+        lanes.Any(lane =>
+            lane.Kind == kind && lane.Open && lane.From <= last && (lane.Organ is null || organ is null || lane.Organ == organ)
+        );
 
     static IEnumerable<List<Entry>> Seasons(IReadOnlyList<Entry> entries, bool split)
     {

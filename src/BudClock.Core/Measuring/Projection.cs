@@ -18,16 +18,23 @@ public sealed record Projection(double CmPerDay, double LowCmPerDay, double High
     /// </summary>
     public static Projection? Reach(double needCm, IReadOnlyList<Measurement> series, double readingErrorCm = ReadingErrorCm)
     {
-        if (series.Count < 3 || series[^1].Cm >= needCm) return null;
+        if (series.Count < 3 || series[^1].Cm >= needCm)
+            return null;
         var start = series[0].On.DayNumber;
         var line = RobustLine.Fit([.. series.Select(m => ((double)(m.On.DayNumber - start), m.Cm))]);
-        if (line is null) return null;
+        if (line is null)
+            return null;
 
         var last = series[^1];
         var now = Math.Min(line.At(last.On.DayNumber - start), needCm);
         return new(
-            line.Slope, line.Low, line.High,
-            Reached(line.High, now + readingErrorCm), Reached(line.Slope, now), Reached(line.Low, now - readingErrorCm));
+            line.Slope,
+            line.Low,
+            line.High,
+            Reached(line.High, now + readingErrorCm),
+            Reached(line.Slope, now),
+            Reached(line.Low, now - readingErrorCm)
+        );
 
         DateOnly? Reached(double rate, double fromCm)
         {
@@ -37,11 +44,12 @@ public sealed record Projection(double CmPerDay, double LowCmPerDay, double High
     }
 
     /// <summary>"about 27 May (25–30 May)".</summary>
-    public string? InWords() => (Likely, From, To) switch
-    {
-        ({ } likely, { } from, { } to) when from != to => $"about {Dates.Short(likely)} ({Dates.Range(from, to)})",
-        ({ } likely, _, null) => $"about {Dates.Short(likely)}, or much later",
-        ({ } likely, _, _) => $"about {Dates.Short(likely)}",
-        _ => null,
-    };
+    public string? InWords() =>
+        (Likely, From, To) switch
+        {
+            ({ } likely, { } from, { } to) when from != to => $"about {Dates.Short(likely)} ({Dates.Range(from, to)})",
+            ({ } likely, _, null) => $"about {Dates.Short(likely)}, or much later",
+            ({ } likely, _, _) => $"about {Dates.Short(likely)}",
+            _ => null,
+        };
 }

@@ -18,7 +18,8 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
 
     /// <summary>Whether an entry says that the plant asks for water.</summary>
     public static bool Asks(Entry entry) =>
-        (entry.Kind == Medium && entry.Text == "dry") || (entry.Kind == Leaves && entry.Text is "limp" or "pliable")
+        (entry.Kind == Medium && entry.Text == "dry")
+        || (entry.Kind == Leaves && entry.Text is "limp" or "pliable")
         || ((entry.Kind == Tray || entry.Kind == Reservoir) && entry.Text == "empty");
 
     /// <summary>Reads the plant's own rhythm; null below three intervals of this season.</summary>
@@ -26,7 +27,8 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
     public static Rhythm? Read(PlantJournal journal, DateOnly today, Func<DateOnly, double?> vpd)
     {
         var intervals = Intervals(journal).Where(i => InSeason(i.Watered, today)).TakeLast(Learned).ToList();
-        if (intervals.Count < LeastLearned) return null;
+        if (intervals.Count < LeastLearned)
+            return null;
         var days = intervals.Select(i => (double)(i.Asked.DayNumber - i.Watered.DayNumber)).Order().ToList();
         var scale = Scale(intervals, today, vpd);
         return new(Median(days) * scale, days[0] * scale, days[^1] * scale, Own: true);
@@ -43,7 +45,8 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
                 yield return (since, entry.On);
                 watered = null;
             }
-            if (entry.IsWatering) watered = entry.On;
+            if (entry.IsWatering)
+                watered = entry.On;
         }
     }
 
@@ -57,7 +60,9 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
     static double Scale(List<(DateOnly Watered, DateOnly Asked)> intervals, DateOnly today, Func<DateOnly, double?> vpd)
     {
         var then = intervals.Select(i => vpd(i.Watered)).OfType<double>().ToList();
-        return Lately(today, vpd) is > 0 and var now && then.Count == intervals.Count ? Math.Clamp(Median([.. then.Order()]) / now, Least, Most) : 1;
+        return Lately(today, vpd) is > 0 and var now && then.Count == intervals.Count
+            ? Math.Clamp(Median([.. then.Order()]) / now, Least, Most)
+            : 1;
     }
 
     /// <summary>The air of the last whole days: today's is not over, and would say another thing at each hour.</summary>

@@ -18,9 +18,11 @@ public sealed record RobustLine(double Slope, double Low, double High, double In
     /// <summary>Fits the line with an 80 % range; null under three points or when all share one x.</summary>
     public static RobustLine? Fit(IReadOnlyList<(double X, double Y)> points)
     {
-        if (points.Count < 3) return null;
+        if (points.Count < 3)
+            return null;
         var slopes = PairSlopes(points);
-        if (slopes.Length == 0) return null;
+        if (slopes.Length == 0)
+            return null;
 
         var slope = Median(slopes);
         var spread = Z80 * Math.Sqrt(RankVariance(points));

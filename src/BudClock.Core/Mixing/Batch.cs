@@ -68,8 +68,10 @@ public sealed record Tools
         : SyringeMl is not (> 0 and <= 100) ? "The syringe's marks are above 0 and up to 100 mL."
         : BottleLitres is not (> 0 and <= 100) ? "A bottle holds above 0 and up to 100 L."
         : ReservePercent is not (>= 0 and <= 200) ? "The spare is 0 to 200 %."
-        : Mixing.MeterScale.All.All(scale => scale.PpmPerMilliSiemens != MeterScale) ? "A meter's scale is 500 or 700." : null;
+        : Mixing.MeterScale.All.All(scale => scale.PpmPerMilliSiemens != MeterScale) ? "A meter's scale is 500 or 700."
+        : null;
 
     /// <summary>Whole bottles that hold so much with the spare, in litres.</summary>
-    public double Bottled(double litres) => Math.Ceiling(Math.Round(litres * (1 + (ReservePercent / 100)) / BottleLitres, 6)) * BottleLitres;
+    public double Bottled(double litres) =>
+        Math.Ceiling(Math.Round(litres * (1 + (ReservePercent / 100)) / BottleLitres, 6)) * BottleLitres;
 }

@@ -8,7 +8,8 @@ public static class Blend
     public static double TdsPpm(params IReadOnlyList<(Water Water, double Litres)> parts)
     {
         var litres = parts.Sum(part => part.Litres);
-        if (!(litres > 0)) throw new ArgumentException("There is no water in it.", nameof(parts));
+        if (!(litres > 0))
+            throw new ArgumentException("There is no water in it.", nameof(parts));
         return parts.Sum(part => part.Water.TdsPpm * part.Litres) / litres;
     }
 
@@ -16,7 +17,8 @@ public static class Blend
     public static double? ShareFor(double wantedPpm, Water into, Water added)
     {
         var span = added.TdsPpm - into.TdsPpm;
-        if (span == 0) return wantedPpm == into.TdsPpm ? 0 : null;
+        if (span == 0)
+            return wantedPpm == into.TdsPpm ? 0 : null;
         var share = (wantedPpm - into.TdsPpm) / span;
         return share is >= 0 and <= 1 ? share : null;
     }
@@ -37,5 +39,6 @@ public sealed record MeterScale(string Name, double PpmPerMilliSiemens)
     public double PpmOf(double ecMilliSiemens) => ecMilliSiemens * PpmPerMilliSiemens;
 
     /// <summary>The meter of a garden by its scale; the NaCl scale where it is none of these.</summary>
-    public static MeterScale Of(double ppmPerMilliSiemens) => All.FirstOrDefault(scale => scale.PpmPerMilliSiemens == ppmPerMilliSiemens) ?? NaCl;
+    public static MeterScale Of(double ppmPerMilliSiemens) =>
+        All.FirstOrDefault(scale => scale.PpmPerMilliSiemens == ppmPerMilliSiemens) ?? NaCl;
 }

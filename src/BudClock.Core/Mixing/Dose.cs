@@ -14,21 +14,27 @@ public sealed record Dose(Feed Feed, double Grams, double Litres)
     public double? LabelShare => Feed.LabelGramsPerLitre is { } full ? Grams / Litres / full : null;
 
     /// <summary>"0.6 g"; a liquid whose density is known is poured, "1.2 mL".</summary>
-    public string Words => Feed is { Form: Feed.Liquid, GramsPerMl: { } ml } ? FormattableString.Invariant($"{Grams / ml:0.##} mL") : FormattableString.Invariant($"{Grams:0.##} g");
+    public string Words =>
+        Feed is { Form: Feed.Liquid, GramsPerMl: { } ml }
+            ? FormattableString.Invariant($"{Grams / ml:0.##} mL")
+            : FormattableString.Invariant($"{Grams:0.##} g");
 
     /// <summary>How much for a strength in ppm of nitrogen; null for a feed without nitrogen.</summary>
-    public static Dose? ForNitrogen(Feed feed, double ppmN, double litres) => feed.NPercent > 0 ? new(feed, ppmN * litres / (feed.NPercent * 10), litres) : null;
+    public static Dose? ForNitrogen(Feed feed, double ppmN, double litres) =>
+        feed.NPercent > 0 ? new(feed, ppmN * litres / (feed.NPercent * 10), litres) : null;
 
     /// <summary>How much for a share of the label's dose; null where the label gives none.</summary>
-    public static Dose? ForLabelShare(Feed feed, double share, double litres) => feed.LabelGramsPerLitre is { } full ? new(feed, full * share * litres, litres) : null;
+    public static Dose? ForLabelShare(Feed feed, double share, double litres) =>
+        feed.LabelGramsPerLitre is { } full ? new(feed, full * share * litres, litres) : null;
 
     /// <summary>What a measured amount comes to: grams, or a spoon of a feed whose spoon was weighed; null when it cannot be told.</summary>
-    public static Dose? Of(Feed feed, Quantity measured, double litres) => measured.Dimension switch
-    {
-        Dimension.Mass => new(feed, measured.InBase, litres),
-        Dimension.Volume when feed.GramsPerMl is { } ml => new(feed, measured.InBase * ml, litres),
-        _ => null,
-    };
+    public static Dose? Of(Feed feed, Quantity measured, double litres) =>
+        measured.Dimension switch
+        {
+            Dimension.Mass => new(feed, measured.InBase, litres),
+            Dimension.Volume when feed.GramsPerMl is { } ml => new(feed, measured.InBase * ml, litres),
+            _ => null,
+        };
 
     /// <summary>The nearest dose that can be measured in steps, and the batch that would make it exact.</summary>
     /// <param name="stepGrams">What the scale or the smallest spoon can tell apart, grams.</param>

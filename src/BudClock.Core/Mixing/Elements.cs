@@ -12,7 +12,11 @@ public readonly record struct Elements(double N, double P, double K, double Ca =
     {
         var ppmAPercent = grams * 10 / litres;
         return new(
-            feed.NPercent * ppmAPercent, feed.P2O5Percent * Oxides.PInP2O5 * ppmAPercent, feed.K2OPercent * Oxides.KInK2O * ppmAPercent,
-            feed.CaPercent * ppmAPercent, feed.MgPercent * ppmAPercent);
+            feed.NPercent * ppmAPercent,
+            feed.P2O5Percent * Oxides.PInP2O5 * ppmAPercent,
+            feed.K2OPercent * Oxides.KInK2O * ppmAPercent,
+            feed.CaPercent * ppmAPercent,
+            feed.MgPercent * ppmAPercent
+        );
     }
 }

@@ -18,7 +18,12 @@ public static class ExampleShelf
         Feeds =
         [
             new("Balanced (example)", 20, 20, 20, GramsPerTeaspoon: 5, LabelGramsPerLitre: 1) { Code = "balanced", UreaNPercent = 10 },
-            new("Bloom (example)", 5, 10, 3, LabelGramsPerLitre: 4.6) { Code = "bloom", Form = Feed.Liquid, DensityGPerMl = 1.15 },
+            new("Bloom (example)", 5, 10, 3, LabelGramsPerLitre: 4.6)
+            {
+                Code = "bloom",
+                Form = Feed.Liquid,
+                DensityGPerMl = 1.15,
+            },
         ],
         Recipes =
         [

@@ -6,7 +6,14 @@ namespace BudClock.Core.Mixing;
 /// <param name="K2OPercent">Potassium as K₂O, percent by mass.</param>
 /// <param name="GramsPerTeaspoon">What a level teaspoon of it weighs; null until it was weighed. A spoon is a volume.</param>
 /// <param name="LabelGramsPerLitre">The label's full dose; null where it gives none.</param>
-public sealed record Feed(string Name, double NPercent, double P2O5Percent, double K2OPercent, double? GramsPerTeaspoon = null, double? LabelGramsPerLitre = null)
+public sealed record Feed(
+    string Name,
+    double NPercent,
+    double P2O5Percent,
+    double K2OPercent,
+    double? GramsPerTeaspoon = null,
+    double? LabelGramsPerLitre = null
+)
 {
     public const string Powder = "powder";
     public const string Liquid = "liquid";
@@ -46,9 +53,9 @@ public sealed record Feed(string Name, double NPercent, double P2O5Percent, doub
     public double? SaltsPercent { get; init; }
 
     /// <summary>The share of its mass that shows as dissolved salts on a meter, 0 to 1. Urea does not: it carries no charge.</summary>
-    public double SaltShare => SaltsPercent / 100 ?? (Form == Liquid
-        ? Math.Min(1, SaltsADeclared * (Declared - UreaNPercent) / 100)
-        : 1 - (UreaNPercent / 100 / Oxides.NInUrea));
+    public double SaltShare =>
+        SaltsPercent / 100
+        ?? (Form == Liquid ? Math.Min(1, SaltsADeclared * (Declared - UreaNPercent) / 100) : 1 - (UreaNPercent / 100 / Oxides.NInUrea));
 
     /// <summary>What a millilitre of it weighs, g; a spoon of powder tells too. Null when neither is known.</summary>
     public double? GramsPerMl => DensityGPerMl ?? (GramsPerTeaspoon / Unit.Tsp.Factor);
@@ -62,11 +69,17 @@ public sealed record Feed(string Name, double NPercent, double P2O5Percent, doub
     public string? Fault()
     {
         double[] parts = [NPercent, P2O5Percent, K2OPercent, CaPercent, MgPercent, UreaNPercent];
-        if (parts.Any(part => part < 0 || !double.IsFinite(part))) return "A label gives no negative percent.";
-        if (Declared > 100) return FormattableString.Invariant($"The label's parts add up to {Declared:0.#} %; there are only 100.");
-        if (UreaNPercent > NPercent) return "Urea's nitrogen is a part of the nitrogen; it cannot be more.";
-        if (GramsPerTeaspoon <= 0 || LabelGramsPerLitre <= 0 || DensityGPerMl <= 0) return "A dose weighs more than nothing.";
-        return SaltsPercent is < 0 or > 100 || SaltShare is < 0 or > 1 ? "The share of salts is between 0 and 100 %." : PricePerKg < 0 ? "A price is not below nothing." : null;
+        if (parts.Any(part => part < 0 || !double.IsFinite(part)))
+            return "A label gives no negative percent.";
+        if (Declared > 100)
+            return FormattableString.Invariant($"The label's parts add up to {Declared:0.#} %; there are only 100.");
+        if (UreaNPercent > NPercent)
+            return "Urea's nitrogen is a part of the nitrogen; it cannot be more.";
+        if (GramsPerTeaspoon <= 0 || LabelGramsPerLitre <= 0 || DensityGPerMl <= 0)
+            return "A dose weighs more than nothing.";
+        return SaltsPercent is < 0 or > 100 || SaltShare is < 0 or > 1 ? "The share of salts is between 0 and 100 %."
+            : PricePerKg < 0 ? "A price is not below nothing."
+            : null;
     }
 }
 

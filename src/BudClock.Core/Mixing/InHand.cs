@@ -14,7 +14,8 @@ public sealed record InHand(string Words, MeasurableDose Measurable)
     public static IReadOnlyList<InHand> Of(Dose dose, Tools tools)
     {
         var ways = new List<InHand>();
-        if (dose.Grams <= 0) return ways;
+        if (dose.Grams <= 0)
+            return ways;
         var feed = dose.Feed;
         ways.Add(new(Text($"{dose.InSteps(tools.ScaleGrams).Dose.Grams:0.###} g on the scale"), dose.InSteps(tools.ScaleGrams)));
         if (feed.GramsPerMl is { } ml)
@@ -26,7 +27,8 @@ public sealed record InHand(string Words, MeasurableDose Measurable)
                 var syringe = dose.InSteps(tools.SyringeMl * ml);
                 ways.Add(new(Text($"{syringe.Dose.Grams / ml:0.##} mL in the syringe"), syringe));
                 var drops = dose.InSteps(Unit.Drop.Factor * ml);
-                if (drops.Dose.Grams / ml / Unit.Drop.Factor is var count && count <= MostDrops) ways.Add(new(Text($"{count:0} {(count < 1.5 ? "drop" : "drops")}"), drops));
+                if (drops.Dose.Grams / ml / Unit.Drop.Factor is var count && count <= MostDrops)
+                    ways.Add(new(Text($"{count:0} {(count < 1.5 ? "drop" : "drops")}"), drops));
             }
         }
         return [.. ways.OrderBy(way => Math.Abs(way.Measurable.Error))];
@@ -36,7 +38,8 @@ public sealed record InHand(string Words, MeasurableDose Measurable)
     public static string Spoons(double teaspoons)
     {
         var eighths = (int)Math.Round(teaspoons * 8);
-        if (eighths == 0) return "under 1/8 tsp";
+        if (eighths == 0)
+            return "under 1/8 tsp";
         var (spoons, rest) = eighths >= 72 ? (eighths / 24, eighths % 24) : (0, eighths);
         var big = spoons > 0 ? $"{spoons} tbsp" : "";
         return rest == 0 ? big : $"{big} {Eighths(rest)} tsp".Trim();
@@ -44,7 +47,14 @@ public sealed record InHand(string Words, MeasurableDose Measurable)
 
     static string Eighths(int eighths)
     {
-        var part = (eighths % 8) switch { 0 => "", 4 => "1/2", 2 => "1/4", 6 => "3/4", var odd => $"{odd}/8" };
+        var part = (eighths % 8) switch
+        {
+            0 => "",
+            4 => "1/2",
+            2 => "1/4",
+            6 => "3/4",
+            var odd => $"{odd}/8",
+        };
         return eighths < 8 ? part : $"{eighths / 8} {part}".Trim();
     }
 
@@ -55,16 +65,19 @@ public sealed record InHand(string Words, MeasurableDose Measurable)
 public static class Volumes
 {
     /// <summary>"2.4 L", "350 mL"; in a US garden "0.63 gal", and below half a gallon "11.8 fl oz".</summary>
-    public static string Words(double litres, bool us = false) => us
-        ? Us(litres * 1000)
-        : litres >= 0.9995 ? string.Create(CultureInfo.InvariantCulture, $"{litres:0.##} L") : string.Create(CultureInfo.InvariantCulture, $"{Math.Round(litres * 1000):0} mL");
+    public static string Words(double litres, bool us = false) =>
+        us ? Us(litres * 1000)
+        : litres >= 0.9995 ? string.Create(CultureInfo.InvariantCulture, $"{litres:0.##} L")
+        : string.Create(CultureInfo.InvariantCulture, $"{Math.Round(litres * 1000):0} mL");
 
     /// <summary>The same for a field that is read again, so fine that nothing is lost by reading it.</summary>
-    public static string Typed(double litres, bool us) => us
-        ? string.Create(CultureInfo.InvariantCulture, $"{litres * 1000 / Unit.Gal.Factor:0.####} gal")
-        : string.Create(CultureInfo.InvariantCulture, $"{litres:0.###} L");
+    public static string Typed(double litres, bool us) =>
+        us
+            ? string.Create(CultureInfo.InvariantCulture, $"{litres * 1000 / Unit.Gal.Factor:0.####} gal")
+            : string.Create(CultureInfo.InvariantCulture, $"{litres:0.###} L");
 
-    static string Us(double ml) => ml >= Unit.Gal.Factor / 2
-        ? string.Create(CultureInfo.InvariantCulture, $"{ml / Unit.Gal.Factor:0.##} gal")
-        : string.Create(CultureInfo.InvariantCulture, $"{ml / Unit.FlOz.Factor:0.#} fl oz");
+    static string Us(double ml) =>
+        ml >= Unit.Gal.Factor / 2
+            ? string.Create(CultureInfo.InvariantCulture, $"{ml / Unit.Gal.Factor:0.##} gal")
+            : string.Create(CultureInfo.InvariantCulture, $"{ml / Unit.FlOz.Factor:0.#} fl oz");
 }

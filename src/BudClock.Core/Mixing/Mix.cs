@@ -17,10 +17,12 @@ public sealed record Mix(IReadOnlyList<(Water Water, double Litres)> Waters, IRe
     public double TdsPpm => Blend.TdsPpm(Waters) + Doses.Sum(dose => dose.SaltsPpm);
 
     /// <summary>What the feeds in it cost, in the grower's money; null where no price is known.</summary>
-    public double? Cost => Doses.Any(dose => dose.Feed.PricePerKg is not null) ? Doses.Sum(dose => dose.Grams / 1000 * (dose.Feed.PricePerKg ?? 0)) : null;
+    public double? Cost =>
+        Doses.Any(dose => dose.Feed.PricePerKg is not null) ? Doses.Sum(dose => dose.Grams / 1000 * (dose.Feed.PricePerKg ?? 0)) : null;
 
     /// <summary>How far a measurement is from a prediction, as a share of it, above 0 is stronger; null where next to nothing was predicted.</summary>
-    public static double? Off(double measuredPpm, double predictedPpm) => predictedPpm >= SurePpm ? (measuredPpm - predictedPpm) / predictedPpm : null;
+    public static double? Off(double measuredPpm, double predictedPpm) =>
+        predictedPpm >= SurePpm ? (measuredPpm - predictedPpm) / predictedPpm : null;
 
     /// <summary>A meter's own error: below this a share says nothing.</summary>
     const double SurePpm = 20;
@@ -28,7 +30,8 @@ public sealed record Mix(IReadOnlyList<(Water Water, double Litres)> Waters, IRe
     /// <summary>What a measurement asks when it is more than a quarter off, the likeliest first; none when it is not.</summary>
     public static IReadOnlyList<string> Questions(double measuredPpm, double predictedPpm)
     {
-        if (Off(measuredPpm, predictedPpm) is { } off ? Math.Abs(off) <= QuestionedShare : measuredPpm <= predictedPpm + SurePpm) return [];
+        if (Off(measuredPpm, predictedPpm) is { } off ? Math.Abs(off) <= QuestionedShare : measuredPpm <= predictedPpm + SurePpm)
+            return [];
         const string spoon = "The wrong spoon, or a heaped one?";
         const string scale = "Does the meter read on the other scale (500 or 700)?";
         const string old = "An old bottle, or feed that had drawn damp?";
@@ -37,11 +40,18 @@ public sealed record Mix(IReadOnlyList<(Water Water, double Litres)> Waters, IRe
     }
 
     /// <summary>What went in, in words: "2.1 L rain water, 0.3 L tap; 0.6 g balanced".</summary>
-    public string Words(bool us = false) => string.Join("; ", new[]
-    {
-        string.Join(", ", Waters.Where(part => part.Litres > 0).Select(part => $"{Volumes.Words(part.Litres, us)} {part.Water.Name}")),
-        string.Join(", ", Doses.Select(dose => $"{dose.Words} {dose.Feed.Name}")),
-    }.Where(part => part.Length > 0));
+    public string Words(bool us = false) =>
+        string.Join(
+            "; ",
+            new[]
+            {
+                string.Join(
+                    ", ",
+                    Waters.Where(part => part.Litres > 0).Select(part => $"{Volumes.Words(part.Litres, us)} {part.Water.Name}")
+                ),
+                string.Join(", ", Doses.Select(dose => $"{dose.Words} {dose.Feed.Name}")),
+            }.Where(part => part.Length > 0)
+        );
 }
 
 /// <summary>Rule F10: what the roots of a habit bear.</summary>
@@ -58,8 +68,12 @@ public sealed record Ceiling(double TdsPpm, double PhFrom, double PhTo)
     public IReadOnlyList<string> Warnings(double tdsPpm, double? ph, string whose)
     {
         var warnings = new List<string>();
-        if (tdsPpm > TdsPpm) warnings.Add(FormattableString.Invariant($"{tdsPpm:0} ppm is above the {TdsPpm:0} ppm that {whose} bear."));
-        if (ph < PhFrom || ph > PhTo) warnings.Add(FormattableString.Invariant($"pH {ph:0.0} is outside {PhFrom:0.0} to {PhTo:0.0}, where {whose} can take up what is in it."));
+        if (tdsPpm > TdsPpm)
+            warnings.Add(FormattableString.Invariant($"{tdsPpm:0} ppm is above the {TdsPpm:0} ppm that {whose} bear."));
+        if (ph < PhFrom || ph > PhTo)
+            warnings.Add(
+                FormattableString.Invariant($"pH {ph:0.0} is outside {PhFrom:0.0} to {PhTo:0.0}, where {whose} can take up what is in it.")
+            );
         return warnings;
     }
 }

@@ -16,15 +16,16 @@ public static class Bottles
     public static readonly IReadOnlyList<string> All = [Plain, Bloom, Growth, Recovery, Leaf];
 
     /// <summary>What it is for, in a few words.</summary>
-    public static string For(string bottle) => bottle switch
-    {
-        Plain => "newcomers, rests, and waterings between feeds",
-        Bloom => "a spike or flowers showing",
-        Growth => "growing, nothing showing",
-        Recovery => "few or no roots",
-        Leaf => "a mist on the leaves of carnivores",
-        _ => "",
-    };
+    public static string For(string bottle) =>
+        bottle switch
+        {
+            Plain => "newcomers, rests, and waterings between feeds",
+            Bloom => "a spike or flowers showing",
+            Growth => "growing, nothing showing",
+            Recovery => "few or no roots",
+            Leaf => "a mist on the leaves of carnivores",
+            _ => "",
+        };
 }
 
 /// <summary>A bottle as the grower means it: which waters, which feeds, how strong.</summary>
@@ -41,7 +42,8 @@ public sealed record Recipe(string Code, string Name, string Bottle)
     /// <summary>What to mind with its waters and stimulants on a day, as sentences.</summary>
     public IEnumerable<string> Cautions(Shelf shelf, DateOnly today)
     {
-        foreach (var caution in Waters.Keys.Select(shelf.Water).OfType<Water>().SelectMany(water => water.Cautions(today))) yield return caution;
+        foreach (var caution in Waters.Keys.Select(shelf.Water).OfType<Water>().SelectMany(water => water.Cautions(today)))
+            yield return caution;
         foreach (var dose in In(1, shelf).Mix?.Doses.Where(dose => dose.Feed.Stimulant && dose.LabelShare > MostStimulant) ?? [])
             yield return $"{dose.Feed.Name} is a stimulant: half its label's bare-root dose at most, and on trial (F11).";
     }
@@ -57,10 +59,30 @@ public sealed record Recipe(string Code, string Name, string Bottle)
         var feeds = Feeds.Select(part => (Feed: shelf.Feed(part.Key), Strength: part.Value, Code: part.Key)).ToList();
         faults.AddRange(waters.Where(part => part.Water is null).Select(part => $"No water here is called \"{part.Code}\"."));
         faults.AddRange(feeds.Where(part => part.Feed is null).Select(part => $"No feed here is called \"{part.Code}\"."));
-        if (Math.Abs(Waters.Values.Sum() - 100) > 0.5 || Waters.Values.Any(percent => percent <= 0)) faults.Add(string.Create(CultureInfo.InvariantCulture, $"The waters make up {Waters.Values.Sum():0.#} %; together they are 100."));
-        faults.AddRange(feeds.Where(part => part.Feed?.Form == Feed.SlowRelease).Select(part => $"{part.Feed!.Name} is slow release: it goes onto the medium once, not into a bottle."));
-        if (Bottle == Bottles.Plain && feeds.Count > 0) faults.Add("The plain bottle is water without feed.");
-        faults.AddRange(feeds.Where(part => part.Feed is not null && part.Strength.In(litres, part.Feed) is null).Select(part => part.Strength.Missing(part.Feed!)));
-        return faults.Count > 0 ? (null, faults) : (new([.. waters.Select(part => (part.Water!, part.Litres))], [.. feeds.Select(part => part.Strength.In(litres, part.Feed!)!)]), []);
+        if (Math.Abs(Waters.Values.Sum() - 100) > 0.5 || Waters.Values.Any(percent => percent <= 0))
+            faults.Add(
+                string.Create(CultureInfo.InvariantCulture, $"The waters make up {Waters.Values.Sum():0.#} %; together they are 100.")
+            );
+        faults.AddRange(
+            feeds
+                .Where(part => part.Feed?.Form == Feed.SlowRelease)
+                .Select(part => $"{part.Feed!.Name} is slow release: it goes onto the medium once, not into a bottle.")
+        );
+        if (Bottle == Bottles.Plain && feeds.Count > 0)
+            faults.Add("The plain bottle is water without feed.");
+        faults.AddRange(
+            feeds
+                .Where(part => part.Feed is not null && part.Strength.In(litres, part.Feed) is null)
+                .Select(part => part.Strength.Missing(part.Feed!))
+        );
+        return faults.Count > 0
+            ? (null, faults)
+            : (
+                new(
+                    [.. waters.Select(part => (part.Water!, part.Litres))],
+                    [.. feeds.Select(part => part.Strength.In(litres, part.Feed!)!)]
+                ),
+                []
+            );
     }
 }

@@ -26,7 +26,8 @@ public sealed record Shelf
 
     public Recipe? Recipe(string? code) => Recipes.FirstOrDefault(recipe => recipe.Code == code);
 
-    public Batch? Batch(string? code) => Batches.FirstOrDefault(batch => string.Equals(batch.Code, code, StringComparison.OrdinalIgnoreCase));
+    public Batch? Batch(string? code) =>
+        Batches.FirstOrDefault(batch => string.Equals(batch.Code, code, StringComparison.OrdinalIgnoreCase));
 
     /// <summary>
     /// The recipe that fills a bottle for a plant: of those that its roots bear, the one nearest to its strength. What is on trial
@@ -35,16 +36,19 @@ public sealed record Shelf
     /// <param name="percent">The wanted share of the label's dose, percent.</param>
     /// <param name="bearsPpm">What the roots bear, ppm; where nothing on the shelf is below, the purest is taken.</param>
     public Recipe? For(string bottle, double percent, double bearsPpm) =>
-        Recipes.Where(recipe => recipe.Bottle == bottle && !ForChosenOnly(recipe))
+        Recipes
+            .Where(recipe => recipe.Bottle == bottle && !ForChosenOnly(recipe))
             .Select(recipe => (Recipe: recipe, Mix: Litre(recipe)))
             .OrderBy(pair => pair.Mix is null)
             .ThenBy(pair => Math.Max(0, (pair.Mix?.TdsPpm ?? 0) - bearsPpm))
             .ThenBy(pair => Math.Abs(((pair.Mix?.LabelShare ?? 0) * 100) - percent))
             .ThenBy(pair => pair.Recipe.Code, StringComparer.Ordinal)
-            .Select(pair => pair.Recipe).FirstOrDefault();
+            .Select(pair => pair.Recipe)
+            .FirstOrDefault();
 
     bool ForChosenOnly(Recipe recipe) =>
-        recipe.Feeds.Keys.Any(code => Feed(code)?.Stimulant == true) || Trials.Any(trial => trial.Recipe == recipe.Code && trial.Ended is null);
+        recipe.Feeds.Keys.Any(code => Feed(code)?.Stimulant == true)
+        || Trials.Any(trial => trial.Recipe == recipe.Code && trial.Ended is null);
 
     /// <summary>One litre of a recipe; null while it cannot be mixed.</summary>
     public Mix? Litre(Recipe? recipe) => recipe?.In(1, this).Mix;
@@ -53,6 +57,9 @@ public sealed record Shelf
     public string NextBatch(Recipe recipe, DateOnly day)
     {
         var stem = FormattableString.Invariant($"{char.ToUpperInvariant(recipe.Bottle[0])}{day:yyMMdd}");
-        return Enumerable.Range(0, 1000).Select(n => n == 0 ? stem : FormattableString.Invariant($"{stem}-{n + 1}")).First(code => Batch(code) is null);
+        return Enumerable
+            .Range(0, 1000)
+            .Select(n => n == 0 ? stem : FormattableString.Invariant($"{stem}-{n + 1}"))
+            .First(code => Batch(code) is null);
     }
 }

@@ -25,7 +25,8 @@ public abstract record Strength
     {
         public override Dose? In(double litres, Feed feed) => Dose.ForLabelShare(feed, Of, litres);
 
-        public override string Missing(Feed feed) => $"The label of {feed.Name} gives no full dose: write one, or say the strength in ppm N.";
+        public override string Missing(Feed feed) =>
+            $"The label of {feed.Name} gives no full dose: write one, or say the strength in ppm N.";
 
         public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"{Of * 100:0.##} %");
     }
@@ -34,18 +35,27 @@ public abstract record Strength
     {
         public override Dose? In(double litres, Feed feed) => Dose.ForNitrogen(feed, Ppm, litres);
 
-        public override string Missing(Feed feed) => $"{feed.Name} has no nitrogen: say its strength as a share of the label or as an amount.";
+        public override string Missing(Feed feed) =>
+            $"{feed.Name} has no nitrogen: say its strength as a share of the label or as an amount.";
 
         public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"{Ppm:0.##} ppm N");
     }
 
     public sealed record Measured(Quantity Amount, Quantity Into) : Strength
     {
-        public override Dose? In(double litres, Feed feed) => Dose.Of(feed, Amount, Into.InBase / 1000) is { } dose ? dose with { Grams = dose.Grams * litres / dose.Litres, Litres = litres } : null;
+        public override Dose? In(double litres, Feed feed) =>
+            Dose.Of(feed, Amount, Into.InBase / 1000) is { } dose
+                ? dose with
+                {
+                    Grams = dose.Grams * litres / dose.Litres,
+                    Litres = litres,
+                }
+                : null;
 
-        public override string Missing(Feed feed) => feed.Form == Feed.Liquid
-            ? $"What does a millilitre of {feed.Name} weigh? Write its density, or a spoon's weight."
-            : $"A spoon is a volume: weigh a level teaspoon of {feed.Name} first.";
+        public override string Missing(Feed feed) =>
+            feed.Form == Feed.Liquid
+                ? $"What does a millilitre of {feed.Name} weigh? Write its density, or a spoon's weight."
+                : $"A spoon is a volume: weigh a level teaspoon of {feed.Name} first.";
 
         public override string ToString() => $"{Fine(Amount)} in {Fine(Into)}";
 
@@ -57,9 +67,14 @@ public abstract record Strength
     {
         var words = (text ?? "").Trim().ToLowerInvariant().Replace(" per ", " in ", StringComparison.Ordinal);
         var parts = words.Split(" in ", 2);
-        if (parts.Length == 2) return ReadAmount(parts[0]) is { } amount && ReadAmount(Counted(parts[1])) is { Unit.Dimension: Dimension.Volume } into ? new Measured(amount, into) : null;
-        if (words.EndsWith(" n", StringComparison.Ordinal)) words = words[..^2];
-        if (words.EndsWith("label", StringComparison.Ordinal)) words = words[..^5].Replace(" of the ", "", StringComparison.Ordinal).Trim();
+        if (parts.Length == 2)
+            return ReadAmount(parts[0]) is { } amount && ReadAmount(Counted(parts[1])) is { Unit.Dimension: Dimension.Volume } into
+                ? new Measured(amount, into)
+                : null;
+        if (words.EndsWith(" n", StringComparison.Ordinal))
+            words = words[..^2];
+        if (words.EndsWith("label", StringComparison.Ordinal))
+            words = words[..^5].Replace(" of the ", "", StringComparison.Ordinal).Trim();
         return AmountReader.Read(words, null) switch
         {
             { Unit: var unit, Value: > 0 and <= MostPpm } ppm when unit == Unit.Ppm => new Nitrogen(ppm.Value),
@@ -69,7 +84,8 @@ public abstract record Strength
         };
     }
 
-    static Quantity? ReadAmount(string text) => AmountReader.Read(text, null) is { Value: > 0, Unit.Dimension: Dimension.Mass or Dimension.Volume } amount ? amount : null;
+    static Quantity? ReadAmount(string text) =>
+        AmountReader.Read(text, null) is { Value: > 0, Unit.Dimension: Dimension.Mass or Dimension.Volume } amount ? amount : null;
 
     /// <summary>"a litre" and "L" are one of it.</summary>
     static string Counted(string text)

@@ -33,16 +33,23 @@ public sealed record Water(string Name, double TdsPpm)
 
     /// <summary>What cannot be, as a sentence; null when it is sound.</summary>
     public string? Fault() =>
-        !(TdsPpm is >= 0 and <= MostPpm) ? $"Dissolved solids are a number from 0 to {MostPpm} ppm."
-        : PhFault(Ph) ?? (HardnessPpm is not null and not (>= 0 and <= MostPpm) ? $"Hardness is a number from 0 to {MostPpm} ppm." : null);
+        !(TdsPpm is >= 0 and <= MostPpm)
+            ? $"Dissolved solids are a number from 0 to {MostPpm} ppm."
+            : PhFault(Ph)
+                ?? (HardnessPpm is not null and not (>= 0 and <= MostPpm) ? $"Hardness is a number from 0 to {MostPpm} ppm." : null);
 
     /// <summary>Why a pH cannot be, as a sentence; null when it can.</summary>
-    public static string? PhFault(double? ph) => ph is null or (>= 0 and <= 14) ? null : string.Create(CultureInfo.InvariantCulture, $"pH runs from 0 to 14; {ph:0.##} is outside that.");
+    public static string? PhFault(double? ph) =>
+        ph is null or (>= 0 and <= 14)
+            ? null
+            : string.Create(CultureInfo.InvariantCulture, $"pH runs from 0 to 14; {ph:0.##} is outside that.");
 
     /// <summary>What to mind with this water on a day, as sentences.</summary>
     public IEnumerable<string> Cautions(DateOnly today)
     {
-        if (Kind == Softened) yield return $"{Name} is softened: its lime was traded for sodium, which harms roots. Draw tap water from before the softener.";
-        if (Kind is Tap or Softened && !(Measured > today.AddDays(-StaleDays))) yield return $"{Name} was {(Measured is { } day ? $"last measured on {Dates.Near(day, today)}" : "never measured")}: tap water changes with the season, measure it again.";
+        if (Kind == Softened)
+            yield return $"{Name} is softened: its lime was traded for sodium, which harms roots. Draw tap water from before the softener.";
+        if (Kind is Tap or Softened && !(Measured > today.AddDays(-StaleDays)))
+            yield return $"{Name} was {(Measured is { } day ? $"last measured on {Dates.Near(day, today)}" : "never measured")}: tap water changes with the season, measure it again.";
     }
 }

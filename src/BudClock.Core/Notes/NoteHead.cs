@@ -10,7 +10,8 @@ sealed partial record NoteHead(IReadOnlyList<string> Tags, string? Unknown, int 
 {
     public static NoteHead Read(string line, NoteContext context)
     {
-        if (AtPlace(line, context) is { } place) return place;
+        if (AtPlace(line, context) is { } place)
+            return place;
         var tags = new List<string>();
         var (at, end) = (0, 0);
         while (Word().Match(line, at) is { Success: true } match)
@@ -18,7 +19,8 @@ sealed partial record NoteHead(IReadOnlyList<string> Tags, string? Unknown, int 
             var word = match.Groups["word"].Value;
             if (context.Tags.FirstOrDefault(known => known.Equals(word, StringComparison.OrdinalIgnoreCase)) is { } tag)
             {
-                if (!tags.Contains(tag)) tags.Add(tag);
+                if (!tags.Contains(tag))
+                    tags.Add(tag);
                 at = end = match.Index + match.Length;
             }
             else if (tags.Count > 0 && word is "and" or "&")
@@ -37,7 +39,8 @@ sealed partial record NoteHead(IReadOnlyList<string> Tags, string? Unknown, int 
     static NoteHead? AtPlace(string line, NoteContext context)
     {
         var colon = line.IndexOf(':', StringComparison.Ordinal);
-        if (colon < 0) return null;
+        if (colon < 0)
+            return null;
         var name = line[..colon].Trim();
         var place = context.Places.FirstOrDefault(p => p.Key.Equals(name, StringComparison.OrdinalIgnoreCase));
         return place.Value is { Count: > 0 } tags ? new(tags, null, 0, colon + 1) : null;

@@ -33,12 +33,25 @@ public sealed class NoteReader
     public static ReadNote Read(string line, NoteContext context)
     {
         if (line.Length > EntryCheck.LongestText)
-            return new(line, [], [], [new(0, "", $"A note holds at most {EntryCheck.LongestText} characters; this one has {line.Length}. Shorten it, or log it in parts.")]);
+            return new(
+                line,
+                [],
+                [],
+                [
+                    new(
+                        0,
+                        "",
+                        $"A note holds at most {EntryCheck.LongestText} characters; this one has {line.Length}. Shorten it, or log it in parts."
+                    ),
+                ]
+            );
         var head = NoteHead.Read(line, context);
-        if (head.Unknown is { Length: 0 }) return new(line, [], [], []);
+        if (head.Unknown is { Length: 0 })
+            return new(line, [], [], []);
 
         var reader = new NoteReader(line, head.End, context) { tags = head.Tags };
-        if (head.Unknown is { } word) reader.unread.Add(new(head.Start, word, $"No plant here is tagged \"{word}\".", Nearest.To(word, context.Tags)));
+        if (head.Unknown is { } word)
+            reader.unread.Add(new(head.Start, word, $"No plant here is tagged \"{word}\".", Nearest.To(word, context.Tags)));
         reader.ReadAll();
         var entries = reader.Entries();
         var questions = reader.Questions(entries).ToList(); // may find more that cannot be read
@@ -51,19 +64,25 @@ public sealed class NoteReader
     {
         while (at < tokens.Length)
         {
-            if (tokens[at].Kind is TokenKind.Break) (clause, at, reference, batch) = (clause + 1, at + 1, null, null);
+            if (tokens[at].Kind is TokenKind.Break)
+                (clause, at, reference, batch) = (clause + 1, at + 1, null, null);
             else if (TakeBatch() || TakeReference()) { }
             else if (TakeDate() || TakeCounted() || TakePhrase()) { }
-            else if (Vocabulary.Filler.Contains(tokens[at].Text)) at++;
-            else TakeUnread();
+            else if (Vocabulary.Filler.Contains(tokens[at].Text))
+                at++;
+            else
+                TakeUnread();
         }
     }
 
     bool TakeDate()
     {
-        if (NoteDates.Read(Ahead, context.Today) is not { } date) return false;
-        if (date.Day is { } day) dates.Add((clause, found.Count, day));
-        else Refuse(at, at + date.Taken, date.Fault!);
+        if (NoteDates.Read(Ahead, context.Today) is not { } date)
+            return false;
+        if (date.Day is { } day)
+            dates.Add((clause, found.Count, day));
+        else
+            Refuse(at, at + date.Taken, date.Fault!);
         at += date.Taken;
         return true;
     }
@@ -71,11 +90,18 @@ public sealed class NoteReader
     /// <summary>"#G310520": the batch that the entry before it was given, or the one behind it.</summary>
     bool TakeBatch()
     {
-        if (tokens[at].Kind is not TokenKind.Reference || context.Batches.FirstOrDefault(code => code.Equals(tokens[at].Text, StringComparison.OrdinalIgnoreCase)) is not { } code) return false;
+        if (
+            tokens[at].Kind is not TokenKind.Reference
+            || context.Batches.FirstOrDefault(code => code.Equals(tokens[at].Text, StringComparison.OrdinalIgnoreCase)) is not { } code
+        )
+            return false;
         at++;
-        if (found.Count == 0 || found[^1].Clause != clause || found[^1].Mix is not null) batch = code;
-        else if (Given.Contains(found[^1].Kind)) found[^1] = found[^1] with { Mix = code, End = tokens[at - 1].End };
-        else Refuse(at - 1, at, NotGiven(code));
+        if (found.Count == 0 || found[^1].Clause != clause || found[^1].Mix is not null)
+            batch = code;
+        else if (Given.Contains(found[^1].Kind))
+            found[^1] = found[^1] with { Mix = code, End = tokens[at - 1].End };
+        else
+            Refuse(at - 1, at, NotGiven(code));
         return true;
     }
 
@@ -86,10 +112,13 @@ public sealed class NoteReader
     /// <summary>"#s31b": the organ that the entry before it means, or the one behind it.</summary>
     bool TakeReference()
     {
-        if (tokens[at].Kind is not TokenKind.Reference) return false;
+        if (tokens[at].Kind is not TokenKind.Reference)
+            return false;
         var organ = ReadReference();
-        if (found.Count > 0 && found[^1].Clause == clause && found[^1].Organ is null) found[^1] = found[^1] with { Organ = organ, End = tokens[at - 1].End };
-        else reference = organ;
+        if (found.Count > 0 && found[^1].Clause == clause && found[^1].Organ is null)
+            found[^1] = found[^1] with { Organ = organ, End = tokens[at - 1].End };
+        else
+            reference = organ;
         return true;
     }
 
@@ -97,7 +126,8 @@ public sealed class NoteReader
     {
         var name = tokens[at].Text;
         var organ = tags.Count == 1 ? context.Books(tags[0])?.Find(name) : null;
-        if (organ is null) Refuse(at, at + 1, tags.Count == 1 ? $"\"{name}\" is no part of {tags[0]}." : "A part can be named for one plant at a time.");
+        if (organ is null)
+            Refuse(at, at + 1, tags.Count == 1 ? $"\"{name}\" is no part of {tags[0]}." : "A part can be named for one plant at a time.");
         at++;
         return organ;
     }
@@ -105,11 +135,17 @@ public sealed class NoteReader
     /// <summary>"3 buds", "8.5 cm roots": the number first.</summary>
     bool TakeCounted()
     {
-        if (Amount(at) is not { } amount) return false;
+        if (Amount(at) is not { } amount)
+            return false;
         var start = at;
-        if (Vocabulary.Longest(tokens.AsSpan(amount.Next)) is not { } phrase) return false;
-        var kind = amount.Quantity.Unit is null ? phrase.Counted : phrase.Kind.Measure is null ? null : phrase.Kind;
-        if (kind?.Measure is null) return false;
+        if (Vocabulary.Longest(tokens.AsSpan(amount.Next)) is not { } phrase)
+            return false;
+        var kind =
+            amount.Quantity.Unit is null ? phrase.Counted
+            : phrase.Kind.Measure is null ? null
+            : phrase.Kind;
+        if (kind?.Measure is null)
+            return false;
         at = amount.Next + phrase.Split.Length;
         Keep(start, kind, amount.Quantity, null);
         return true;
@@ -117,14 +153,20 @@ public sealed class NoteReader
 
     bool TakePhrase()
     {
-        if (Vocabulary.Longest(Ahead) is not { } phrase) return false;
+        if (Vocabulary.Longest(Ahead) is not { } phrase)
+            return false;
         var start = at;
         at += phrase.Split.Length;
-        if (at < tokens.Length && tokens[at].Kind is TokenKind.Reference && !TakePendingBatch()) reference = ReadReference();
-        if (phrase.Kind == EntryKinds.Note) Keep(start, phrase.Kind, null, RestOfLine());
-        else if (Vocabulary.TakesText.Contains(phrase.Kind)) KeepWithText(start, phrase.Kind);
-        else if (phrase.State is not null) Keep(start, phrase.Kind, null, phrase.State);
-        else KeepWithValue(start, phrase);
+        if (at < tokens.Length && tokens[at].Kind is TokenKind.Reference && !TakePendingBatch())
+            reference = ReadReference();
+        if (phrase.Kind == EntryKinds.Note)
+            Keep(start, phrase.Kind, null, RestOfLine());
+        else if (Vocabulary.TakesText.Contains(phrase.Kind))
+            KeepWithText(start, phrase.Kind);
+        else if (phrase.State is not null)
+            Keep(start, phrase.Kind, null, phrase.State);
+        else
+            KeepWithValue(start, phrase);
         return true;
     }
 
@@ -132,7 +174,8 @@ public sealed class NoteReader
     bool TakePendingBatch()
     {
         batch = context.Batches.FirstOrDefault(code => code.Equals(tokens[at].Text, StringComparison.OrdinalIgnoreCase));
-        if (batch is not null) at++;
+        if (batch is not null)
+            at++;
         return batch is not null;
     }
 
@@ -140,7 +183,8 @@ public sealed class NoteReader
     void KeepWithText(int start, EntryKind kind)
     {
         var amount = TakeAmount(kind);
-        if (amount is not null && at < tokens.Length && (tokens[at].Is("days") || tokens[at].Is("day"))) at++;
+        if (amount is not null && at < tokens.Length && (tokens[at].Is("days") || tokens[at].Is("day")))
+            at++;
         Keep(start, kind, amount, RestOfClause());
     }
 
@@ -153,18 +197,24 @@ public sealed class NoteReader
 
     Quantity? TakeAmount(EntryKind kind)
     {
-        if (kind.Measure is not { } measure || Amount(AfterFiller()) is not { } amount) return null;
+        if (kind.Measure is not { } measure || Amount(AfterFiller()) is not { } amount)
+            return null;
         at = amount.Next;
         return amount.Quantity.Unit is null && Unit.Default(measure.Dimension, context.UsUnits) is { } unit
-            ? amount.Quantity with { Unit = unit }
+            ? amount.Quantity with
+            {
+                Unit = unit,
+            }
             : amount.Quantity;
     }
 
     string? TakeState(EntryKind kind)
     {
         var next = AfterFiller();
-        if (next >= tokens.Length || tokens[next].Kind is not TokenKind.Word) return null;
-        if (Vocabulary.State(kind, tokens[next].Text) is not { } state) return null;
+        if (next >= tokens.Length || tokens[next].Kind is not TokenKind.Word)
+            return null;
+        if (Vocabulary.State(kind, tokens[next].Text) is not { } state)
+            return null;
         at = next + 1;
         return state;
     }
@@ -172,12 +222,15 @@ public sealed class NoteReader
     /// <summary>A number with the unit behind it, unless the number begins a date.</summary>
     (Quantity Quantity, int Next)? Amount(int from)
     {
-        if (from >= tokens.Length || tokens[from].Kind is not TokenKind.Number) return null;
-        if (NoteDates.Read(tokens.AsSpan(from), context.Today) is not null) return null;
+        if (from >= tokens.Length || tokens[from].Kind is not TokenKind.Number)
+            return null;
+        if (NoteDates.Read(tokens.AsSpan(from), context.Today) is not null)
+            return null;
         for (var words = Math.Min(2, tokens.Length - from - 1); words > 0; words--)
         {
             var name = string.Join(' ', tokens.Skip(from + 1).Take(words).Select(token => token.Text));
-            if (Unit.Find(name) is { } unit) return (new(tokens[from].Number, unit), from + 1 + words);
+            if (Unit.Find(name) is { } unit)
+                return (new(tokens[from].Number, unit), from + 1 + words);
         }
         return (new(tokens[from].Number), from + 1);
     }
@@ -185,7 +238,8 @@ public sealed class NoteReader
     int AfterFiller()
     {
         var next = at;
-        while (next < tokens.Length && tokens[next].Kind is TokenKind.Word && Vocabulary.Filler.Contains(tokens[next].Text)) next++;
+        while (next < tokens.Length && tokens[next].Kind is TokenKind.Word && Vocabulary.Filler.Contains(tokens[next].Text))
+            next++;
         return next;
     }
 
@@ -199,35 +253,51 @@ public sealed class NoteReader
     string? RestOfClause()
     {
         var from = at;
-        while (at < tokens.Length && tokens[at].Kind is not TokenKind.Break && NoteDates.Read(Ahead, context.Today) is null) at++;
+        while (at < tokens.Length && tokens[at].Kind is not TokenKind.Break && NoteDates.Read(Ahead, context.Today) is null)
+            at++;
         return from == at || line[tokens[from].Start..tokens[at - 1].End].TrimStart(':', ' ') is not { Length: > 0 } text ? null : text;
     }
 
     void Keep(int start, EntryKind kind, Quantity? amount, string? text)
     {
-        if (kind == EntryKinds.Note && text is null) Refuse(start, at, "A note needs some words behind it.");
-        else if (EntryCheck.Fault(kind, context.Today, amount, text, context.Today) is { } fault) Refuse(start, at, fault);
-        else if (batch is not null && !Given.Contains(kind)) Refuse(start, at, NotGiven(batch));
-        else found.Add(new(clause, tokens[at - 1].End, kind, amount, text, reference, batch));
+        if (kind == EntryKinds.Note && text is null)
+            Refuse(start, at, "A note needs some words behind it.");
+        else if (EntryCheck.Fault(kind, context.Today, amount, text, context.Today) is { } fault)
+            Refuse(start, at, fault);
+        else if (batch is not null && !Given.Contains(kind))
+            Refuse(start, at, NotGiven(batch));
+        else
+            found.Add(new(clause, tokens[at - 1].End, kind, amount, text, reference, batch));
         (reference, batch) = (null, null);
     }
 
     void TakeUnread()
     {
         var start = at++;
-        while (at < tokens.Length && tokens[at].Kind is TokenKind.Word && Vocabulary.Longest(Ahead) is null && NoteDates.Read(Ahead, context.Today) is null) at++;
+        while (
+            at < tokens.Length
+            && tokens[at].Kind is TokenKind.Word
+            && Vocabulary.Longest(Ahead) is null
+            && NoteDates.Read(Ahead, context.Today) is null
+        )
+            at++;
         var fragment = Piece(start, at);
-        Refuse(start, at, tokens[start].Kind is TokenKind.Number
-            ? $"\"{fragment}\" belongs to nothing before it."
-            : $"\"{fragment}\" is not a word of the log.", Vocabulary.Nearest(fragment) ?? Vocabulary.Nearest(tokens[start].Text));
+        Refuse(
+            start,
+            at,
+            tokens[start].Kind is TokenKind.Number
+                ? $"\"{fragment}\" belongs to nothing before it."
+                : $"\"{fragment}\" is not a word of the log.",
+            Vocabulary.Nearest(fragment) ?? Vocabulary.Nearest(tokens[start].Text)
+        );
     }
 
-    void Refuse(int from, int to, string why, string? nearest = null) =>
-        unread.Add(new(tokens[from].Start, Piece(from, to), why, nearest));
+    void Refuse(int from, int to, string why, string? nearest = null) => unread.Add(new(tokens[from].Start, Piece(from, to), why, nearest));
 
     string Piece(int from, int to) => line[tokens[from].Start..tokens[Math.Max(from, to - 1)].End];
 
-    IReadOnlyList<EntryDraft> Entries() => [.. found.Select(entry => new EntryDraft(entry.Kind, DayOf(entry.Clause), entry.Amount, entry.Text, entry.Organ, entry.Mix))];
+    IReadOnlyList<EntryDraft> Entries() =>
+        [.. found.Select(entry => new EntryDraft(entry.Kind, DayOf(entry.Clause), entry.Amount, entry.Text, entry.Organ, entry.Mix))];
 
     /// <summary>What has to be asked before the entries can be logged. With several plants nothing can be asked.</summary>
     IEnumerable<NoteQuestion> Questions(IReadOnlyList<EntryDraft> entries)
@@ -236,8 +306,19 @@ public sealed class NoteReader
             foreach (var question in context.Books(tag)?.Place(entries).Questions ?? [])
             {
                 var (entry, end) = (entries[question.Index], found[question.Index].End);
-                if (tags.Count == 1) yield return new(entry.Words, [.. question.Choices.Select(choice => new NoteAnswer(choice.Words, line.Insert(end, $" #{choice.Reference}")))]);
-                else unread.Add(new(0, tag, $"\"{tag}\" has several parts that this could mean: {string.Join("; ", question.Choices.Select(c => c.Words))}. Write it for one plant at a time."));
+                if (tags.Count == 1)
+                    yield return new(
+                        entry.Words,
+                        [.. question.Choices.Select(choice => new NoteAnswer(choice.Words, line.Insert(end, $" #{choice.Reference}")))]
+                    );
+                else
+                    unread.Add(
+                        new(
+                            0,
+                            tag,
+                            $"\"{tag}\" has several parts that this could mean: {string.Join("; ", question.Choices.Select(c => c.Words))}. Write it for one plant at a time."
+                        )
+                    );
             }
     }
 

@@ -16,8 +16,19 @@ static class Vocabulary
 {
     static readonly Dictionary<EntryKind, Dictionary<string, string>> StateWords = new()
     {
-        [Bulbs] = Map("plump:plump,full,filled,fat,firm", "wrinkled:wrinkled,wrinkly,wrinkling", "shrivelled:shrivelled,shriveled,shrivelling,shrunken"),
-        [Leaves] = Map("firm:firm,stiff", "limp:limp,droopy,drooping,wilted", "pliable:pliable,floppy,soft", "yellowing:yellowing,yellow", "scorched:scorched,burnt,burned", "pale:pale"),
+        [Bulbs] = Map(
+            "plump:plump,full,filled,fat,firm",
+            "wrinkled:wrinkled,wrinkly,wrinkling",
+            "shrivelled:shrivelled,shriveled,shrivelling,shrunken"
+        ),
+        [Leaves] = Map(
+            "firm:firm,stiff",
+            "limp:limp,droopy,drooping,wilted",
+            "pliable:pliable,floppy,soft",
+            "yellowing:yellowing,yellow",
+            "scorched:scorched,burnt,burned",
+            "pale:pale"
+        ),
         [Tuber] = Map("firm:firm,hard", "soft:soft,squishy", "mouldy:mouldy,moldy", "sprouting:sprouting,sprouted"),
         [Base] = Map("firm:firm,hard", "soft:soft,squishy", "smelling:smelling,smells,smelly"),
         [Medium] = Map("wet:wet,soggy", "damp:damp,moist", "dry:dry"),
@@ -31,10 +42,16 @@ static class Vocabulary
     [
         (GrowthStarted, "growth started, growth showing, new growth started, new growth showing, new growth seen"),
         (GrowthMatured, "growth mature, growth finished, growth full size"),
-        (GrowthStopped, "growth aborted, growth died, growth dead, growth lost, growth rotted, new growth died, new growth aborted, new growth stopped"),
+        (
+            GrowthStopped,
+            "growth aborted, growth died, growth dead, growth lost, growth rotted, new growth died, new growth aborted, new growth stopped"
+        ),
         (EyeSwelling, "eye, eye swells, swelling eye, eye moving"),
         (RootsStarted, "roots started, roots showing, new roots showing, new roots started, roots seen, root tips showing"),
-        (RootsAtBase, "roots at base, roots at the base, roots at bottom, roots at the bottom, roots at the base of the pot, roots circling, roots turning round, roots round the pot"),
+        (
+            RootsAtBase,
+            "roots at base, roots at the base, roots at bottom, roots at the bottom, roots at the base of the pot, roots circling, roots turning round, roots round the pot"
+        ),
         (RootsLost, "roots dead, roots rotted, roots died, lost roots, dead roots"),
         (SheathStarted, "sheath, new sheath"),
         (GrowthStarted, "second growth, another growth, second new growth"),
@@ -63,22 +80,83 @@ static class Vocabulary
 
     /// <summary>Words that stand between the others and add nothing. "not" is none of them.</summary>
     public static readonly HashSet<string> Filler =
-        ["a", "an", "the", "its", "is", "are", "was", "were", "has", "have", "with", "and", "&", "at", "of", "about", "around", "now", "looks", "look", "looking", "still", "got", "it", "on", ":", "=", "-", "–", "—", "~", "+"];
+    [
+        "a",
+        "an",
+        "the",
+        "its",
+        "is",
+        "are",
+        "was",
+        "were",
+        "has",
+        "have",
+        "with",
+        "and",
+        "&",
+        "at",
+        "of",
+        "about",
+        "around",
+        "now",
+        "looks",
+        "look",
+        "looking",
+        "still",
+        "got",
+        "it",
+        "on",
+        ":",
+        "=",
+        "-",
+        "–",
+        "—",
+        "~",
+        "+",
+    ];
 
     /// <summary>Kinds whose words run on freely to the end of their clause.</summary>
-    public static readonly HashSet<EntryKind> TakesText = [Pest, Rot, Treated, Repotted, Divided, Moved, Acquired, GivenAway, Died, Renamed, Stored, Planted, ProgrammeStarted, Photo, Flagged, Inspected, Lost, Cut, SpikeLost, BudsLost, RecipeSet];
+    public static readonly HashSet<EntryKind> TakesText =
+    [
+        Pest,
+        Rot,
+        Treated,
+        Repotted,
+        Divided,
+        Moved,
+        Acquired,
+        GivenAway,
+        Died,
+        Renamed,
+        Stored,
+        Planted,
+        ProgrammeStarted,
+        Photo,
+        Flagged,
+        Inspected,
+        Lost,
+        Cut,
+        SpikeLost,
+        BudsLost,
+        RecipeSet,
+    ];
 
     /// <summary>All phrases, longest first, so that "roots at the base" is not read as "roots".</summary>
-    public static readonly IReadOnlyList<Phrase> All = [.. Build().DistinctBy(phrase => phrase.Words).OrderByDescending(phrase => phrase.Split.Length)];
+    public static readonly IReadOnlyList<Phrase> All =
+    [
+        .. Build().DistinctBy(phrase => phrase.Words).OrderByDescending(phrase => phrase.Split.Length),
+    ];
 
     static readonly ILookup<string, Phrase> ByFirstWord = All.ToLookup(phrase => phrase.Split[0]);
 
     /// <summary>The longest phrase that the words begin with, or null.</summary>
     public static Phrase? Longest(ReadOnlySpan<Token> tokens)
     {
-        if (tokens.IsEmpty || tokens[0].Kind is not TokenKind.Word) return null;
+        if (tokens.IsEmpty || tokens[0].Kind is not TokenKind.Word)
+            return null;
         foreach (var phrase in ByFirstWord[tokens[0].Text])
-            if (Matches(phrase.Split, tokens)) return phrase;
+            if (Matches(phrase.Split, tokens))
+                return phrase;
         return null;
     }
 
@@ -91,9 +169,11 @@ static class Vocabulary
 
     static bool Matches(string[] words, ReadOnlySpan<Token> tokens)
     {
-        if (words.Length > tokens.Length) return false;
+        if (words.Length > tokens.Length)
+            return false;
         for (var i = 0; i < words.Length; i++)
-            if (!tokens[i].Is(words[i])) return false;
+            if (!tokens[i].Is(words[i]))
+                return false;
         return true;
     }
 
@@ -141,8 +221,9 @@ static class Vocabulary
         : kind == Looked ? ["second look", "looked"]
         : [kind.Name];
 
-    static Dictionary<string, string> Map(params string[] lines) => lines
-        .Select(line => line.Split(':'))
-        .SelectMany(pair => pair[1].Split(','), (pair, word) => (word, state: pair[0]))
-        .ToDictionary(pair => pair.word, pair => pair.state);
+    static Dictionary<string, string> Map(params string[] lines) =>
+        lines
+            .Select(line => line.Split(':'))
+            .SelectMany(pair => pair[1].Split(','), (pair, word) => (word, state: pair[0]))
+            .ToDictionary(pair => pair.word, pair => pair.state);
 }

@@ -16,9 +16,12 @@ public sealed record OrganBook(Plant Plant, IReadOnlyList<Lane> Lanes, PlantJour
     public PlacedEntries Place(IReadOnlyList<EntryDraft> entries) => new OrganPlacing(this).Place(entries);
 
     /// <summary>The id behind a reference as typed, an id or a label in any case; null when the plant has no such organ.</summary>
-    public string? Find(string reference) => reference.ToLowerInvariant() is New or Unnamed
-        ? reference.ToLowerInvariant()
-        : Plant.Organs.FirstOrDefault(o => Same(o.Id, reference) || Same(o.Label?.Replace(" ", "", StringComparison.Ordinal), reference))?.Id;
+    public string? Find(string reference) =>
+        reference.ToLowerInvariant() is New or Unnamed
+            ? reference.ToLowerInvariant()
+            : Plant
+                .Organs.FirstOrDefault(o => Same(o.Id, reference) || Same(o.Label?.Replace(" ", "", StringComparison.Ordinal), reference))
+                ?.Id;
 
     /// <summary>An organ as people say it; null for an id the plant has not.</summary>
     public string? Words(string? id) => Plant.Organs.FirstOrDefault(organ => organ.Id == id)?.Words;

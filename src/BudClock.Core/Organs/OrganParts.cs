@@ -21,22 +21,48 @@ public sealed record OrganPart(string Name, LaneKind[] Lanes, string[] Kinds, En
 /// <summary>Which entries are about which organs.</summary>
 public static class OrganParts
 {
-    public static readonly OrganPart Shoot = new("shoot", [LaneKind.Growth], [Organ.Growth, Organ.Vine, Organ.Bulb, Organ.Tuber, Organ.Corm],
-        [GrowthStarted], [GrowthHeight], [GrowthMatured, GrowthStopped]);
+    public static readonly OrganPart Shoot = new(
+        "shoot",
+        [LaneKind.Growth],
+        [Organ.Growth, Organ.Vine, Organ.Bulb, Organ.Tuber, Organ.Corm],
+        [GrowthStarted],
+        [GrowthHeight],
+        [GrowthMatured, GrowthStopped]
+    );
 
-    public static readonly OrganPart Roots = new("roots", [LaneKind.Roots], [Organ.Roots, Organ.Growth, Organ.Vine, Organ.Bulb, Organ.Tuber, Organ.Corm],
-        [RootsStarted], [RootLength], [RootsAtBase, RootCount, RootsLost]);
+    public static readonly OrganPart Roots = new(
+        "roots",
+        [LaneKind.Roots],
+        [Organ.Roots, Organ.Growth, Organ.Vine, Organ.Bulb, Organ.Tuber, Organ.Corm],
+        [RootsStarted],
+        [RootLength],
+        [RootsAtBase, RootCount, RootsLost]
+    );
 
-    public static readonly OrganPart Flower = new("flower", [LaneKind.Spike, LaneKind.Bloom], [Organ.Spike, Organ.Peduncle],
-        [SheathStarted, SpikeStarted], [SpikeLength], [Buds, BudsLost, BloomOpened, Blooms, BloomEnded, SpikeLost, CutSpike, SpikeKept, FlowerRemoved, Staked]);
+    public static readonly OrganPart Flower = new(
+        "flower",
+        [LaneKind.Spike, LaneKind.Bloom],
+        [Organ.Spike, Organ.Peduncle],
+        [SheathStarted, SpikeStarted],
+        [SpikeLength],
+        [Buds, BudsLost, BloomOpened, Blooms, BloomEnded, SpikeLost, CutSpike, SpikeKept, FlowerRemoved, Staked]
+    );
 
-    public static readonly OrganPart Leaf = new("leaf", [LaneKind.Growth], [Organ.Leaf, Organ.Growth, Organ.Vine], [LeafStarted], [], [LeafSpan]);
+    public static readonly OrganPart Leaf = new(
+        "leaf",
+        [LaneKind.Growth],
+        [Organ.Leaf, Organ.Growth, Organ.Vine],
+        [LeafStarted],
+        [],
+        [LeafSpan]
+    );
 
     /// <summary>Several in a pot, each with its own state.</summary>
     public static readonly OrganPart Tuber = new("tuber", [LaneKind.Rest], [Organ.Tuber, Organ.Corm], [], [], [EntryKinds.Tuber]);
 
     static readonly Dictionary<EntryKind, OrganPart> ByKind = ((OrganPart[])[Shoot, Roots, Flower, Leaf, Tuber])
-        .SelectMany(part => part.All, (part, kind) => (part, kind)).ToDictionary(pair => pair.kind, pair => pair.part);
+        .SelectMany(part => part.All, (part, kind) => (part, kind))
+        .ToDictionary(pair => pair.kind, pair => pair.part);
 
     /// <summary>The family an entry is about; null when it is about the whole plant.</summary>
     public static OrganPart? Of(EntryKind kind) => ByKind.GetValueOrDefault(kind);
@@ -49,9 +75,15 @@ public sealed record OrganHabit(string Shoot, string Flower)
 
     /// <summary>The kind of organ that a start in this family makes.</summary>
     public string KindOf(OrganPart part) =>
-        part == OrganParts.Shoot ? Shoot is Organ.Leaf ? Organ.Growth : Shoot
-        : part == OrganParts.Flower ? Flower
-        : part == OrganParts.Roots ? Organ.Roots
-        : part == OrganParts.Leaf ? Organ.Leaf
-        : Organ.Tuber;
+        part == OrganParts.Shoot
+            ? Shoot is Organ.Leaf
+                ? Organ.Growth
+                : Shoot
+            : part == OrganParts.Flower
+                ? Flower
+                : part == OrganParts.Roots
+                    ? Organ.Roots
+                    : part == OrganParts.Leaf
+                        ? Organ.Leaf
+                        : Organ.Tuber;
 }

@@ -35,27 +35,42 @@ public sealed record BenchQuery
         var question = Only is not null ? Questions.GetValueOrDefault(Only) : null;
         var walk = places.Select((place, index) => (place.Code, index)).ToDictionary(p => p.Code, p => p.index);
         var fitting = plants.Where(a =>
-            a.Gone == (Only == "gone") && question?.Invoke(a) != false
-            && (Place is null || a.Plant.Place == Place) && (Phase is null || a.Phase.Phase.Name() == Phase)
-            && (Sheet is null || a.Situation?.Sheet.Name == Sheet) && words.All(word => Finds(a, names, word)));
+            a.Gone == (Only == "gone")
+            && question?.Invoke(a) != false
+            && (Place is null || a.Plant.Place == Place)
+            && (Phase is null || a.Phase.Phase.Name() == Phase)
+            && (Sheet is null || a.Situation?.Sheet.Name == Sheet)
+            && words.All(word => Finds(a, names, word))
+        );
         return
         [
-            .. (Sort switch
-            {
-                "tag" => fitting.OrderBy(a => a.Plant.Tag, StringComparer.OrdinalIgnoreCase),
-                "name" => fitting.OrderBy(a => a.Plant.Called, StringComparer.OrdinalIgnoreCase),
-                "verdict" => fitting.OrderBy(a => a.Main is null ? 9 : (int)a.Main.Verdict),
-                "phase" => fitting.OrderBy(a => a.Phase.Phase),
-                _ => fitting.OrderBy(a => a.Plant.Place is { } code ? walk.GetValueOrDefault(code, int.MaxValue) : int.MaxValue),
-            }).ThenBy(a => a.Plant.Tag, StringComparer.OrdinalIgnoreCase),
+            .. (
+                Sort switch
+                {
+                    "tag" => fitting.OrderBy(a => a.Plant.Tag, StringComparer.OrdinalIgnoreCase),
+                    "name" => fitting.OrderBy(a => a.Plant.Called, StringComparer.OrdinalIgnoreCase),
+                    "verdict" => fitting.OrderBy(a => a.Main is null ? 9 : (int)a.Main.Verdict),
+                    "phase" => fitting.OrderBy(a => a.Phase.Phase),
+                    _ => fitting.OrderBy(a => a.Plant.Place is { } code ? walk.GetValueOrDefault(code, int.MaxValue) : int.MaxValue),
+                }
+            ).ThenBy(a => a.Plant.Tag, StringComparer.OrdinalIgnoreCase),
         ];
     }
 
     static bool Finds(Assessment a, Dictionary<string, string> places, string word)
     {
         var plant = a.Plant;
-        return In(plant.Tag) || In(plant.Name) || In(plant.Taxon) || plant.Synonyms.Any(In) || In(plant.Source) || In(plant.Parent) || In(plant.Medium) || In(plant.Pot?.Kind) || In(a.Phase.Phase.Words())
-            || In(plant.Place is { } code ? places.GetValueOrDefault(code) : "unplaced") || In(a.Situation?.Sheet.Title)
+        return In(plant.Tag)
+            || In(plant.Name)
+            || In(plant.Taxon)
+            || plant.Synonyms.Any(In)
+            || In(plant.Source)
+            || In(plant.Parent)
+            || In(plant.Medium)
+            || In(plant.Pot?.Kind)
+            || In(a.Phase.Phase.Words())
+            || In(plant.Place is { } code ? places.GetValueOrDefault(code) : "unplaced")
+            || In(a.Situation?.Sheet.Title)
             || plant.Entries.Any(entry => !entry.Struck && In(entry.Text));
 
         bool In(string? text) => text?.Contains(word, StringComparison.OrdinalIgnoreCase) == true;

@@ -23,7 +23,11 @@ public sealed class GardenAssessed
     public IReadOnlyList<SharedVessel> Vessels { get; }
 
     /// <summary>A plant with what is said of the vessel that it shares.</summary>
-    public static Assessment WithShared(Assessment plant, IEnumerable<SharedVessel> vessels) => plant.Gone || plant.Plant.Vessel is null
-        ? plant
-        : plant with { Shared = vessels.FirstOrDefault(shared => shared.Vessel.Code == plant.Plant.Vessel)?.Said ?? [] };
+    public static Assessment WithShared(Assessment plant, IEnumerable<SharedVessel> vessels) =>
+        plant.Gone || plant.Plant.Vessel is null
+            ? plant
+            : plant with
+            {
+                Shared = vessels.FirstOrDefault(shared => shared.Vessel.Code == plant.Plant.Vessel)?.Said ?? [],
+            };
 }

@@ -13,7 +13,8 @@ public sealed record RoundOfDay(
     IReadOnlyList<PlaceRound> Asking,
     IReadOnlyList<Assessment> Later,
     IReadOnlyList<Assessment> Held,
-    IReadOnlyList<Assessment> Quiet)
+    IReadOnlyList<Assessment> Quiet
+)
 {
     public IEnumerable<Assessment> AllAsking => First.Concat(Asking.SelectMany(place => place.Plants));
 
@@ -24,29 +25,45 @@ public sealed record RoundOfDay(
     /// <summary>Lays out the round of one day; plants that are gone stay off it.</summary>
     public static RoundOfDay Of(IReadOnlyList<Place> places, IEnumerable<Assessment> assessments)
     {
-        var here = assessments.Where(a => !a.Gone).OrderBy(a => Walk(places, a.Plant.Place)).ThenBy(a => a.Plant.Tag, StringComparer.Ordinal)
+        var here = assessments
+            .Where(a => !a.Gone)
+            .OrderBy(a => Walk(places, a.Plant.Place))
+            .ThenBy(a => a.Plant.Tag, StringComparer.Ordinal)
             .ToLookup(Standing);
-        var asking = here[Stands.Asking].GroupBy(a => a.Plant.Place)
-            .Select(group => new PlaceRound(places.FirstOrDefault(p => p.Code == group.Key), [.. group.OrderBy(a => a.Main!.Verdict).ThenBy(a => a.Main!.Care.GivesWater() ? 0 : 1)]));
+        var asking = here[Stands.Asking]
+            .GroupBy(a => a.Plant.Place)
+            .Select(group => new PlaceRound(
+                places.FirstOrDefault(p => p.Code == group.Key),
+                [.. group.OrderBy(a => a.Main!.Verdict).ThenBy(a => a.Main!.Care.GivesWater() ? 0 : 1)]
+            ));
         return new([.. here[Stands.First]], [.. asking], [.. here[Stands.Later]], [.. here[Stands.Held]], [.. here[Stands.Quiet]]);
     }
 
-    enum Stands { First, Asking, Later, Held, Quiet }
-
-    static Stands Standing(Assessment plant) => plant.Main?.Verdict switch
+    enum Stands
     {
-        null => Stands.Quiet,
-        Verdict.Hold => Stands.Held,
-        Verdict.Do when plant.Main is { Ground: Ground.Emergency, Topic: Topics.Health or Topics.Move } => Stands.First,
-        _ => PutOff(plant) ? Stands.Later : Stands.Asking,
-    };
+        First,
+        Asking,
+        Later,
+        Held,
+        Quiet,
+    }
+
+    static Stands Standing(Assessment plant) =>
+        plant.Main?.Verdict switch
+        {
+            null => Stands.Quiet,
+            Verdict.Hold => Stands.Held,
+            Verdict.Do when plant.Main is { Ground: Ground.Emergency, Topic: Topics.Health or Topics.Move } => Stands.First,
+            _ => PutOff(plant) ? Stands.Later : Stands.Asking,
+        };
 
     static bool PutOff(Assessment plant) => plant.Situation.Journal.Last(EntryKinds.PutOff)?.On == plant.On;
 
     static int Walk(IReadOnlyList<Place> places, string? code)
     {
         for (var i = 0; i < places.Count; i++)
-            if (places[i].Code == code) return i;
+            if (places[i].Code == code)
+                return i;
         return places.Count; // unplaced comes last
     }
 }
@@ -55,5 +72,10 @@ public sealed record RoundOfDay(
 public sealed record PlaceRound(Place? Place, IReadOnlyList<Assessment> Plants)
 {
     /// <summary>Tags of the plants that want the same plain watering now: one tap logs it for all.</summary>
-    public IReadOnlyList<string> Watering => [.. Plants.Where(a => a.Of(Care.GiveWater) is { Verdict: Verdict.Do, Care: Care.GiveWater, Topic: Topics.Water }).Select(a => a.Plant.Tag)];
+    public IReadOnlyList<string> Watering =>
+        [
+            .. Plants
+                .Where(a => a.Of(Care.GiveWater) is { Verdict: Verdict.Do, Care: Care.GiveWater, Topic: Topics.Water })
+                .Select(a => a.Plant.Tag),
+        ];
 }

@@ -12,20 +12,36 @@ public sealed record SitterSheet(DateOnly From, DateOnly To, IReadOnlyList<Sitte
     /// <summary>Lays out the sheet.</summary>
     /// <param name="from">The first day, today or later.</param>
     /// <param name="days">How many days, 1 or more.</param>
-    public static SitterSheet Of(IEnumerable<Assessment> plants, IReadOnlyList<Place> places, IReadOnlyList<SharedVessel> trays, DateOnly from, int days)
+    public static SitterSheet Of(
+        IEnumerable<Assessment> plants,
+        IReadOnlyList<Place> places,
+        IReadOnlyList<SharedVessel> trays,
+        DateOnly from,
+        int days
+    )
     {
         var to = from.AddDays(days - 1);
         var filled = trays.Where(tray => tray.Plants.Count > tray.Out.Count && tray.Vessel.Kind != Vessel.CoverPot).ToList();
-        var inTrays = filled.SelectMany(tray => tray.Plants.Except(tray.Out.Select(pair => pair.Plant))).Select(a => a.Plant.Tag).ToHashSet();
+        var inTrays = filled
+            .SelectMany(tray => tray.Plants.Except(tray.Out.Select(pair => pair.Plant)))
+            .Select(a => a.Plant.Tag)
+            .ToHashSet();
         // What stands in a tray drinks from it: it is neither watered by itself nor left alone.
         var rows = plants.Where(a => !a.Gone && !inTrays.Contains(a.Plant.Tag)).Select(a => Row(a, from, to)).ToList();
         var walk = places.Select(p => (Code: (string?)p.Code, p.Name)).Append((null, "Unplaced"));
-        return new(from, to,
-            [.. walk.Select(place => Place(place.Name, [.. rows.Where(r => r.Plant.Plant.Place == place.Code)])).Where(place => place.Rows.Count + place.Leave.Count > 0)],
-            [.. filled.Select(tray => Tray(tray, from, to))]);
+        return new(
+            from,
+            to,
+            [
+                .. walk.Select(place => Place(place.Name, [.. rows.Where(r => r.Plant.Plant.Place == place.Code)]))
+                    .Where(place => place.Rows.Count + place.Leave.Count > 0),
+            ],
+            [.. filled.Select(tray => Tray(tray, from, to))]
+        );
     }
 
-    static SitterPlace Place(string name, List<SitterRow> rows) => new(name, [.. rows.Where(r => r.Days.Count > 0)], [.. rows.Where(r => r.Days.Count == 0)]);
+    static SitterPlace Place(string name, List<SitterRow> rows) =>
+        new(name, [.. rows.Where(r => r.Days.Count > 0)], [.. rows.Where(r => r.Days.Count == 0)]);
 
     static SitterTray Tray(SharedVessel tray, DateOnly from, DateOnly to)
     {
@@ -38,9 +54,24 @@ public sealed record SitterSheet(DateOnly From, DateOnly To, IReadOnlyList<Sitte
     static SitterRow Row(Assessment plant, DateOnly from, DateOnly to)
     {
         var now = plant.Situation;
-        if (Unsafe(now) is { } why) return new(plant, [], why);
-        if (plant.Of(Care.GiveWater) is not { } water || !water.Care.Facts().ForSitter || water.StoppedBy is not null || water.Topic == Topics.FirstSoak) return new(plant, [], "needs nothing");
-        var every = Math.Max(1, (int)Math.Round(water.Care is Care.GiveWater ? now.Interval.Days : now.Levels.RefillDays ?? now.Sheet.Rule("W9")?["every"] ?? now.Interval.Days));
+        if (Unsafe(now) is { } why)
+            return new(plant, [], why);
+        if (
+            plant.Of(Care.GiveWater) is not { } water
+            || !water.Care.Facts().ForSitter
+            || water.StoppedBy is not null
+            || water.Topic == Topics.FirstSoak
+        )
+            return new(plant, [], "needs nothing");
+        var every = Math.Max(
+            1,
+            (int)
+                Math.Round(
+                    water.Care is Care.GiveWater
+                        ? now.Interval.Days
+                        : now.Levels.RefillDays ?? now.Sheet.Rule("W9")?["every"] ?? now.Interval.Days
+                )
+        );
         var first = water.Verdict is Verdict.Hold ? water.Due ?? to.AddDays(1) : plant.On;
         var days = Days(first, every, from, to);
         return new(plant, days, days.Count == 0 ? "asks for nothing in these days" : Words(now, water));
@@ -59,15 +90,22 @@ public sealed record SitterSheet(DateOnly From, DateOnly To, IReadOnlyList<Sitte
     static List<DateOnly> Days(DateOnly first, int every, DateOnly from, DateOnly to)
     {
         var days = new List<DateOnly>();
-        for (var day = first < from ? from : first; day <= to; day = day.AddDays(every)) days.Add(day);
+        for (var day = first < from ? from : first; day <= to; day = day.AddDays(every))
+            days.Add(day);
         return days;
     }
 
     static string Words(Situation now, Advice water)
     {
-        if (water.Care is Care.FillTray) return string.Create(CultureInfo.InvariantCulture, $"refill its tray to {now.Needs("W6", "depth"):0.#} cm, rain water only");
-        if (water.Care is Care.TopUp) return "top up the reservoir to the mark";
-        if (now.Sheet.Rule("W5") is { } below) return string.Create(CultureInfo.InvariantCulture, $"stand in water {below["stand"]:0} minutes, drain; only if the pot is light");
+        if (water.Care is Care.FillTray)
+            return string.Create(CultureInfo.InvariantCulture, $"refill its tray to {now.Needs("W6", "depth"):0.#} cm, rain water only");
+        if (water.Care is Care.TopUp)
+            return "top up the reservoir to the mark";
+        if (now.Sheet.Rule("W5") is { } below)
+            return string.Create(
+                CultureInfo.InvariantCulture,
+                $"stand in water {below["stand"]:0} minutes, drain; only if the pot is light"
+            );
         var amount = Advising.Watering.Amounts.Usual(now, water.Care);
         return $"{(amount is null ? "water" : amount)}, if dry two finger joints down";
     }

@@ -20,17 +20,30 @@ public static class Farewell
     static IEnumerable<string?> Hints(Plant plant, PlantJournal journal, DateOnly died)
     {
         var since = died.AddDays(-LastMonths);
-        yield return Late(Rot) is { } rot ? $"Rot was found {Ago(rot.On)}. By the time it shows, it has often been inside for weeks." : null;
-        yield return WateredWithoutRoots(journal, since) is { } wet ? $"It was watered {Ago(wet.On)}, when its roots were already lost. Water cannot help a plant that cannot drink." : null;
-        yield return WateredAtRest(journal, since) is { } asleep ? $"It was watered {Ago(asleep.On)} while it rested. Most growers have done that once." : null;
+        yield return Late(Rot) is { } rot
+            ? $"Rot was found {Ago(rot.On)}. By the time it shows, it has often been inside for weeks."
+            : null;
+        yield return WateredWithoutRoots(journal, since) is { } wet
+            ? $"It was watered {Ago(wet.On)}, when its roots were already lost. Water cannot help a plant that cannot drink."
+            : null;
+        yield return WateredAtRest(journal, since) is { } asleep
+            ? $"It was watered {Ago(asleep.On)} while it rested. Most growers have done that once."
+            : null;
         yield return Late(Tuber, "soft", "mouldy") is { } tuber ? $"Its tuber was {tuber.Text} {Ago(tuber.On)}." : null;
-        yield return Late(Repotted) is { } repot && died.DayNumber - repot.On.DayNumber <= RepotDays ? $"It was repotted {Ago(repot.On)}; roots that are hurt just then have little to live on." : null;
+        yield return Late(Repotted) is { } repot && died.DayNumber - repot.On.DayNumber <= RepotDays
+            ? $"It was repotted {Ago(repot.On)}; roots that are hurt just then have little to live on."
+            : null;
         yield return Late(Pest) is { } pest ? $"Pests were seen {Ago(pest.On)}{(pest.Text is null ? "" : $" ({pest.Text})")}." : null;
-        yield return plant.Acquired is { } came && died.DayNumber - came.DayNumber <= NewcomerDays ? $"It had been here for {died.DayNumber - came.DayNumber} days. Many plants arrive weaker than they look." : null;
+        yield return plant.Acquired is { } came && died.DayNumber - came.DayNumber <= NewcomerDays
+            ? $"It had been here for {died.DayNumber - came.DayNumber} days. Many plants arrive weaker than they look."
+            : null;
         var last = journal.Entries.LastOrDefault(e => e.On < died);
-        yield return last is not null && died.DayNumber - last.On.DayNumber > SilentDays ? $"Nothing was written for {died.DayNumber - last.On.DayNumber} days before, so the log cannot say more." : null;
+        yield return last is not null && died.DayNumber - last.On.DayNumber > SilentDays
+            ? $"Nothing was written for {died.DayNumber - last.On.DayNumber} days before, so the log cannot say more."
+            : null;
 
-        Entry? Late(EntryKind kind, params string[] states) => journal.Of(kind).LastOrDefault(e => e.On >= since && (states.Length == 0 || states.Contains(e.Text)));
+        Entry? Late(EntryKind kind, params string[] states) =>
+            journal.Of(kind).LastOrDefault(e => e.On >= since && (states.Length == 0 || states.Contains(e.Text)));
 
         string Ago(DateOnly on) => died == on ? "on the same day" : $"{died.DayNumber - on.DayNumber} days before";
     }
@@ -42,6 +55,8 @@ public static class Farewell
 
     static Entry? WateredAtRest(PlantJournal journal, DateOnly since) =>
         journal.Last(LeavesGone, Stored, Lifted) is { } rest
-            ? journal.Waterings.FirstOrDefault(e => e.On > rest.On && e.On >= since && journal.FirstSince(rest.On, GrowthStarted, RootsStarted, Planted) is null)
+            ? journal.Waterings.FirstOrDefault(e =>
+                e.On > rest.On && e.On >= since && journal.FirstSince(rest.On, GrowthStarted, RootsStarted, Planted) is null
+            )
             : null;
 }

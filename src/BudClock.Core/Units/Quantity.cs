@@ -12,9 +12,10 @@ public readonly record struct Quantity(double Value, Unit? Unit = null)
 
     /// <summary>The same quantity in another unit.</summary>
     /// <exception cref="ArgumentException">The units measure different things.</exception>
-    public Quantity In(Unit other) => other.Dimension == Dimension
-        ? new((InBase - other.Offset) / other.Factor, other)
-        : throw new ArgumentException($"{this} cannot be given in {other}.", nameof(other));
+    public Quantity In(Unit other) =>
+        other.Dimension == Dimension
+            ? new((InBase - other.Offset) / other.Factor, other)
+            : throw new ArgumentException($"{this} cannot be given in {other}.", nameof(other));
 
     /// <summary>For people: up to two decimals, a point, a space before the unit.</summary>
     public override string ToString()

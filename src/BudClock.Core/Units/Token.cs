@@ -3,7 +3,14 @@ using System.Text.RegularExpressions;
 
 namespace BudClock.Core.Units;
 
-enum TokenKind { Word, Number, Date, Break, Reference }
+enum TokenKind
+{
+    Word,
+    Number,
+    Date,
+    Break,
+    Reference,
+}
 
 /// <summary>A word, a number, an ISO date, the name of an organ behind a #, or a break between observations, with its place in the line.</summary>
 sealed record Token(TokenKind Kind, int Start, int End, string Text, double Number = 0, DateOnly Date = default)
@@ -26,17 +33,22 @@ static partial class Tokens
         ["⅞"] = 7.0 / 8,
     };
 
-    public static List<Token> Of(string line, int from) =>
-        [.. Pattern().Matches(line, from).Select(Read)];
+    public static List<Token> Of(string line, int from) => [.. Pattern().Matches(line, from).Select(Read)];
 
     static Token Read(Match match)
     {
         var (start, end) = (match.Index, match.Index + match.Length);
-        if (match.Groups["iso"].Success && DateOnly.TryParseExact(match.Value, "yyyy-M-d", CultureInfo.InvariantCulture, DateTimeStyles.None, out var date))
+        if (
+            match.Groups["iso"].Success
+            && DateOnly.TryParseExact(match.Value, "yyyy-M-d", CultureInfo.InvariantCulture, DateTimeStyles.None, out var date)
+        )
             return new(TokenKind.Date, start, end, match.Value, Date: date);
-        if (match.Groups["number"].Success) return new(TokenKind.Number, start, end, match.Value, Number(match));
-        if (match.Groups["reference"].Success) return new(TokenKind.Reference, start, end, match.Groups["reference"].Value);
-        if (match.Groups["break"].Success) return new(TokenKind.Break, start, end, match.Value);
+        if (match.Groups["number"].Success)
+            return new(TokenKind.Number, start, end, match.Value, Number(match));
+        if (match.Groups["reference"].Success)
+            return new(TokenKind.Reference, start, end, match.Groups["reference"].Value);
+        if (match.Groups["break"].Success)
+            return new(TokenKind.Break, start, end, match.Value);
         return new(TokenKind.Word, start, end, match.Value.ToLowerInvariant().Replace('’', '\''));
     }
 
@@ -46,7 +58,8 @@ static partial class Tokens
         var whole = match.Groups["whole"].Success
             ? double.Parse(match.Groups["whole"].ValueSpan.ToString().Replace(',', '.'), CultureInfo.InvariantCulture)
             : 0;
-        var part = match.Groups["sign"].Success ? Signs[match.Groups["sign"].Value]
+        var part =
+            match.Groups["sign"].Success ? Signs[match.Groups["sign"].Value]
             : match.Groups["over"].Success ? Over(match.Groups["over"].Value.Split('/'))
             : 0;
         return match.Groups["minus"].Success ? -(whole + part) : whole + part;
@@ -56,15 +69,19 @@ static partial class Tokens
         double.Parse(fraction[0], CultureInfo.InvariantCulture) / Math.Max(1, double.Parse(fraction[1], CultureInfo.InvariantCulture));
 
     // A comma between two digits is a decimal comma; any other comma is a break.
-    [GeneratedRegex("""
-        (?<iso>[0-9]{4}-[0-9]{1,2}-[0-9]{1,2}(?![0-9]))
-        |(?<number>(?<minus>(?<![\w])[-−])?
-            (?:(?<over>[0-9]{1,3}/[0-9]{1,3})(?![0-9/])
-              |(?<whole>[0-9]{1,9}(?:[.,][0-9]{1,9})?)(?:\s?(?<sign>[½¼¾⅓⅔⅛⅜⅝⅞])|\s+(?<over>[0-9]{1,3}/[0-9]{1,3})(?![0-9/]))?
-              |(?<sign>[½¼¾⅓⅔⅛⅜⅝⅞])))
-        |\#(?<reference>[A-Za-z0-9][A-Za-z0-9-]*)
-        |(?<break>[,;\n]|\.(?=\s|$))
-        |(?:mg/l|["″%]|[^\s0-9,;:½¼¾⅓⅔⅛⅜⅝⅞"″%.]+\.?(?=\s|$|[,;])|[^\s0-9,;:½¼¾⅓⅔⅛⅜⅝⅞"″%.]+|\S)
-        """, RegexOptions.IgnorePatternWhitespace | RegexOptions.CultureInvariant | RegexOptions.IgnoreCase, matchTimeoutMilliseconds: 1000)]
+    [GeneratedRegex(
+        """
+            (?<iso>[0-9]{4}-[0-9]{1,2}-[0-9]{1,2}(?![0-9]))
+            |(?<number>(?<minus>(?<![\w])[-−])?
+                (?:(?<over>[0-9]{1,3}/[0-9]{1,3})(?![0-9/])
+                  |(?<whole>[0-9]{1,9}(?:[.,][0-9]{1,9})?)(?:\s?(?<sign>[½¼¾⅓⅔⅛⅜⅝⅞])|\s+(?<over>[0-9]{1,3}/[0-9]{1,3})(?![0-9/]))?
+                  |(?<sign>[½¼¾⅓⅔⅛⅜⅝⅞])))
+            |\#(?<reference>[A-Za-z0-9][A-Za-z0-9-]*)
+            |(?<break>[,;\n]|\.(?=\s|$))
+            |(?:mg/l|["″%]|[^\s0-9,;:½¼¾⅓⅔⅛⅜⅝⅞"″%.]+\.?(?=\s|$|[,;])|[^\s0-9,;:½¼¾⅓⅔⅛⅜⅝⅞"″%.]+|\S)
+            """,
+        RegexOptions.IgnorePatternWhitespace | RegexOptions.CultureInvariant | RegexOptions.IgnoreCase,
+        matchTimeoutMilliseconds: 1000
+    )]
     private static partial Regex Pattern();
 }

@@ -3,7 +3,16 @@ using System.Runtime.CompilerServices;
 namespace BudClock.Core.Units;
 
 /// <summary>What a number measures. Two quantities can be compared only within one dimension.</summary>
-public enum Dimension { Count, Length, Volume, Mass, Temperature, DissolvedSolids, Share }
+public enum Dimension
+{
+    Count,
+    Length,
+    Volume,
+    Mass,
+    Temperature,
+    DissolvedSolids,
+    Share,
+}
 
 /// <summary>A unit that growers write. Conversion happens through the base unit of its dimension.</summary>
 /// <remarks>
@@ -51,27 +60,53 @@ public sealed record Unit(string Symbol, Dimension Dimension, double Factor, dou
     public static readonly Unit Percent = new("%", Dimension.Share, 1, 0, "percent");
 
     public static readonly IReadOnlyList<Unit> All =
-        [Cm, Mm, M, In, Ft, Ml, L, FlOz, Cup, Tsp, Tbsp, Gal, Qt, ImpGal, Drop, G, Kg, Oz, Lb, C, F, Ppm, Percent];
+    [
+        Cm,
+        Mm,
+        M,
+        In,
+        Ft,
+        Ml,
+        L,
+        FlOz,
+        Cup,
+        Tsp,
+        Tbsp,
+        Gal,
+        Qt,
+        ImpGal,
+        Drop,
+        G,
+        Kg,
+        Oz,
+        Lb,
+        C,
+        F,
+        Ppm,
+        Percent,
+    ];
 
-    static readonly Dictionary<string, Unit> ByName = All
-        .SelectMany(unit => unit.Aliases.Append(unit.Symbol.ToLowerInvariant()), (unit, name) => (unit, name))
+    static readonly Dictionary<string, Unit> ByName = All.SelectMany(
+            unit => unit.Aliases.Append(unit.Symbol.ToLowerInvariant()),
+            (unit, name) => (unit, name)
+        )
         .ToDictionary(pair => pair.name, pair => pair.unit);
 
     /// <summary>The unit people mean by <paramref name="written"/>, in any case; null when it is none we know.</summary>
-    public static Unit? Find(string written) =>
-        ByName.GetValueOrDefault(written.Trim().TrimEnd('.').ToLowerInvariant());
+    public static Unit? Find(string written) => ByName.GetValueOrDefault(written.Trim().TrimEnd('.').ToLowerInvariant());
 
     /// <summary>The unit a bare number is read in: metric, or US customary where the garden says so.</summary>
-    public static Unit? Default(Dimension dimension, bool us) => dimension switch
-    {
-        Dimension.Length => us ? In : Cm,
-        Dimension.Volume => us ? FlOz : Ml,
-        Dimension.Mass => us ? Oz : G,
-        Dimension.Temperature => us ? F : C,
-        Dimension.DissolvedSolids => Ppm,
-        Dimension.Share => Percent,
-        _ => null,
-    };
+    public static Unit? Default(Dimension dimension, bool us) =>
+        dimension switch
+        {
+            Dimension.Length => us ? In : Cm,
+            Dimension.Volume => us ? FlOz : Ml,
+            Dimension.Mass => us ? Oz : G,
+            Dimension.Temperature => us ? F : C,
+            Dimension.DissolvedSolids => Ppm,
+            Dimension.Share => Percent,
+            _ => null,
+        };
 
     /// <summary>Each unit is there once, in <see cref="All"/>: the same unit is the same object.</summary>
     public bool Equals(Unit? other) => ReferenceEquals(this, other);

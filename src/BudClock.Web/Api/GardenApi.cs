@@ -37,7 +37,8 @@ static class GardenApi
 
     static async Task<IResult> Advice(string tag, string? on, TodaysGarden glasshouse)
     {
-        if (Days.Read(on) is { Fault: { } fault }) return Wrong($"on: {fault}");
+        if (Days.Read(on) is { Fault: { } fault })
+            return Wrong($"on: {fault}");
         if (await glasshouse.TodayAsync() is not { } today || today.Find(tag) is not { } plant)
             return Results.Json(new { error = $"No plant here is tagged \"{tag}\"." }, statusCode: StatusCodes.Status404NotFound);
         var day = Days.Read(on).Day ?? today.Day;
@@ -45,23 +46,33 @@ static class GardenApi
         return Results.Text(AdviceJson.Write(assessment), "application/json", Encoding.UTF8);
     }
 
-    static async Task<IResult> Export(GardenStore store) => await store.ReadAsync() is { } garden
-        ? Results.File(Encoding.UTF8.GetBytes(GardenFileWriter.Write(garden)), "application/json", "garden.json")
-        : Results.NotFound();
+    static async Task<IResult> Export(GardenStore store) =>
+        await store.ReadAsync() is { } garden
+            ? Results.File(Encoding.UTF8.GetBytes(GardenFileWriter.Write(garden)), "application/json", "garden.json")
+            : Results.NotFound();
 
     static async Task<IResult> Zip(GardenStore store, PictureFolder pictures)
     {
-        if (await store.ReadAsync() is not { } garden) return Results.NotFound();
+        if (await store.ReadAsync() is not { } garden)
+            return Results.NotFound();
         // Through a file, so that a large garden does not lie in memory; it goes when it has been sent.
-        var file = new FileStream(Path.GetTempFileName(), FileMode.Create, FileAccess.ReadWrite, FileShare.None, 1 << 16, FileOptions.DeleteOnClose);
+        var file = new FileStream(
+            Path.GetTempFileName(),
+            FileMode.Create,
+            FileAccess.ReadWrite,
+            FileShare.None,
+            1 << 16,
+            FileOptions.DeleteOnClose
+        );
         await GardenZip.WriteAsync(file, garden, pictures);
         file.Position = 0;
         return Results.File(file, "application/zip", "garden.zip");
     }
 
-    static async Task<IResult> Csv(GardenStore store) => await store.ReadAsync() is { } garden
-        ? Results.File(Encoding.UTF8.GetBytes(EntryCsv.Write(garden.Plants)), "text/csv", "entries.csv")
-        : Results.NotFound();
+    static async Task<IResult> Csv(GardenStore store) =>
+        await store.ReadAsync() is { } garden
+            ? Results.File(Encoding.UTF8.GetBytes(EntryCsv.Write(garden.Plants)), "text/csv", "entries.csv")
+            : Results.NotFound();
 
     sealed record NoteIn(string? Text, DateOnly? On);
 
@@ -77,23 +88,44 @@ static class GardenApi
         {
             return Wrong("expected { \"text\": \"lyc-01 roots 11cm\", \"on\": \"2031-05-24\" }");
         }
-        if (await glasshouse.TodayAsync() is not { } today) return Wrong("The garden has not been set up yet.");
-        if (sent?.On > today.Day) return Wrong($"on: {sent.On:yyyy-MM-dd} is still to come");
+        if (await glasshouse.TodayAsync() is not { } today)
+            return Wrong("The garden has not been set up yet.");
+        if (sent?.On > today.Day)
+            return Wrong($"on: {sent.On:yyyy-MM-dd} is still to come");
 
         var note = NoteReader.Read(sent?.Text ?? "", today.NoteContext(sent?.On));
-        if (note.Complete) await logbook.LogAsync(note.Tags, note.Entries);
+        if (note.Complete)
+            await logbook.LogAsync(note.Tags, note.Entries);
         return Results.Json(Answer(note), statusCode: note.Complete ? StatusCodes.Status200OK : StatusCodes.Status422UnprocessableEntity);
     }
 
-    static object Answer(ReadNote note) => new
-    {
-        tag = note.Tag,
-        tags = note.Tags,
-        logged = note.Complete,
-        entries = note.Entries.Select(e => new { on = e.On, kind = e.Kind.Name, value = e.Amount?.Value, unit = e.Amount?.Unit?.Symbol, text = e.Text }),
-        questions = note.Questions.Select(q => new { entry = q.Entry, answers = q.Answers.Select(a => new { words = a.Words, text = a.Text }) }),
-        unread = note.Unread.Select(u => new { at = u.Start, fragment = u.Fragment, why = u.Why, nearest = u.Nearest }),
-    };
+    static object Answer(ReadNote note) =>
+        new
+        {
+            tag = note.Tag,
+            tags = note.Tags,
+            logged = note.Complete,
+            entries = note.Entries.Select(e => new
+            {
+                on = e.On,
+                kind = e.Kind.Name,
+                value = e.Amount?.Value,
+                unit = e.Amount?.Unit?.Symbol,
+                text = e.Text,
+            }),
+            questions = note.Questions.Select(q => new
+            {
+                entry = q.Entry,
+                answers = q.Answers.Select(a => new { words = a.Words, text = a.Text }),
+            }),
+            unread = note.Unread.Select(u => new
+            {
+                at = u.Start,
+                fragment = u.Fragment,
+                why = u.Why,
+                nearest = u.Nearest,
+            }),
+        };
 
     static IResult Wrong(string error) => Results.Json(new { error }, statusCode: StatusCodes.Status400BadRequest);
 }

@@ -20,8 +20,10 @@ static class AdviseCommand
 
     static int Run(FileInfo file, string? on, string? tag)
     {
-        if (Days.Read(on) is { Fault: { } fault }) return Exit.Wrong($"--on: {fault}");
-        if (Exit.ReadGarden(file) is not { } garden) return Exit.WrongInput;
+        if (Days.Read(on) is { Fault: { } fault })
+            return Exit.Wrong($"--on: {fault}");
+        if (Exit.ReadGarden(file) is not { } garden)
+            return Exit.WrongInput;
 
         var day = Days.Read(on).Day ?? garden.Garden.DayAt(TimeProvider.System.GetUtcNow());
         var plants = new GardenAssessed(garden, day).Plants;
@@ -43,7 +45,8 @@ static class Days
     /// <summary>The day written as 2031-05-24; neither day nor fault when nothing is written.</summary>
     public static (DateOnly? Day, string? Fault) Read(string? text)
     {
-        if (string.IsNullOrEmpty(text)) return default;
+        if (string.IsNullOrEmpty(text))
+            return default;
         return DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)
             ? (day, null)
             : (null, $"expected a date such as 2031-05-24, got \"{text}\"");

@@ -17,9 +17,14 @@ static class BackupCommand
         command.SetAction(async parsed =>
         {
             var target = parsed.GetValue(file)!;
-            if (target.Exists) return Exit.Wrong($"{target}: is there already; name a new file");
+            if (target.Exists)
+                return Exit.Wrong($"{target}: is there already; name a new file");
             await using var services = await Stored.OpenAsync(parsed.GetValue(data));
-            var count = await WriteAsync(target, services.GetRequiredService<IDbContextFactory<GardenDb>>(), services.GetRequiredService<PictureFolder>());
+            var count = await WriteAsync(
+                target,
+                services.GetRequiredService<IDbContextFactory<GardenDb>>(),
+                services.GetRequiredService<PictureFolder>()
+            );
             Console.WriteLine($"Copied the garden and {count} pictures to {target}.");
             return Exit.Fine;
         });
@@ -36,8 +41,17 @@ static class BackupCommand
             await zip.CreateEntryFromFileAsync(copy, GardenDatabase.FileName);
             foreach (var picture in pictures.All)
             {
-                await zip.CreateEntryFromFileAsync(pictures.Find(picture)!, $"{PictureFolder.Name}/{picture}", CompressionLevel.NoCompression);
-                if (pictures.Find(picture, small: true) is { } small) await zip.CreateEntryFromFileAsync(small, $"{PictureFolder.Name}/{Path.GetFileName(small)}", CompressionLevel.NoCompression);
+                await zip.CreateEntryFromFileAsync(
+                    pictures.Find(picture)!,
+                    $"{PictureFolder.Name}/{picture}",
+                    CompressionLevel.NoCompression
+                );
+                if (pictures.Find(picture, small: true) is { } small)
+                    await zip.CreateEntryFromFileAsync(
+                        small,
+                        $"{PictureFolder.Name}/{Path.GetFileName(small)}",
+                        CompressionLevel.NoCompression
+                    );
             }
             return pictures.All.Count;
         }
@@ -59,9 +73,11 @@ static class RestoreCommand
         command.SetAction(parsed =>
         {
             var (copy, folder) = (parsed.GetValue(file)!, DataFolder.Of(parsed.GetValue(data)));
-            if (!copy.Exists) return Exit.Wrong($"{copy}: no such file");
+            if (!copy.Exists)
+                return Exit.Wrong($"{copy}: no such file");
             var target = Path.Combine(folder, GardenDatabase.FileName);
-            if (File.Exists(target)) return Exit.Wrong($"{target}: there is a garden already; restore into an empty folder with --data");
+            if (File.Exists(target))
+                return Exit.Wrong($"{target}: there is a garden already; restore into an empty folder with --data");
             return Restore(copy, folder, target) ? Exit.Fine : Exit.Wrong($"{copy}: not a copy of a Bud Clock garden");
         });
         return command;
@@ -72,12 +88,17 @@ static class RestoreCommand
         try
         {
             using var zip = ZipFile.OpenRead(copy.FullName);
-            if (zip.GetEntry(GardenDatabase.FileName) is not { } database) return false;
-            var found = zip.Entries.Where(entry => entry.FullName == $"{PictureFolder.Name}/{entry.Name}" && Pictures.Sound(entry.Name)).ToList();
+            if (zip.GetEntry(GardenDatabase.FileName) is not { } database)
+                return false;
+            var found = zip
+                .Entries.Where(entry => entry.FullName == $"{PictureFolder.Name}/{entry.Name}" && Pictures.Sound(entry.Name))
+                .ToList();
             Directory.CreateDirectory(Path.Combine(folder, PictureFolder.Name));
-            foreach (var picture in found) picture.ExtractToFile(Path.Combine(folder, PictureFolder.Name, picture.Name), overwrite: true);
+            foreach (var picture in found)
+                picture.ExtractToFile(Path.Combine(folder, PictureFolder.Name, picture.Name), overwrite: true);
             database.ExtractToFile(target);
-            if (IsGarden(target)) return true;
+            if (IsGarden(target))
+                return true;
             File.Delete(target);
             return false;
         }
@@ -91,7 +112,14 @@ static class RestoreCommand
     {
         try
         {
-            using var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = file, Mode = SqliteOpenMode.ReadOnly, Pooling = false }.ToString());
+            using var connection = new SqliteConnection(
+                new SqliteConnectionStringBuilder
+                {
+                    DataSource = file,
+                    Mode = SqliteOpenMode.ReadOnly,
+                    Pooling = false,
+                }.ToString()
+            );
             connection.Open();
             using var command = connection.CreateCommand();
             command.CommandText = "SELECT count(*) FROM Gardens";

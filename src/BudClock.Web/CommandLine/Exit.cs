@@ -11,7 +11,8 @@ static class Exit
 
     public static int Wrong(params IEnumerable<string> lines)
     {
-        foreach (var line in lines) Console.Error.WriteLine(line);
+        foreach (var line in lines)
+            Console.Error.WriteLine(line);
         return WrongInput;
     }
 

@@ -15,7 +15,8 @@ static class CheckCommand
         var command = new Command("check", "Check a garden file.") { file };
         command.SetAction(parsed =>
         {
-            if (Exit.ReadGarden(parsed.GetValue(file)!) is not { } garden) return Exit.WrongInput;
+            if (Exit.ReadGarden(parsed.GetValue(file)!) is not { } garden)
+                return Exit.WrongInput;
             Console.WriteLine($"Sound: {garden.Plants.Count} plants, {garden.Plants.Sum(p => p.Entries.Count)} entries.");
             return Exit.Fine;
         });
@@ -30,11 +31,16 @@ static class ExportCommand
     {
         var file = new Argument<FileInfo?>("FILE") { Arity = ArgumentArity.ZeroOrOne, Description = "Where to; printed when left out." };
         var data = DataFolder.Option();
-        var command = new Command("export", "Write the garden as a garden file; a name that ends in .zip takes the pictures along.") { file, data };
+        var command = new Command("export", "Write the garden as a garden file; a name that ends in .zip takes the pictures along.")
+        {
+            file,
+            data,
+        };
         command.SetAction(async parsed =>
         {
             await using var services = await Stored.OpenAsync(parsed.GetValue(data));
-            if (await services.GetRequiredService<GardenStore>().ReadAsync() is not { } garden) return Exit.Wrong("--data: there is no garden in this folder yet");
+            if (await services.GetRequiredService<GardenStore>().ReadAsync() is not { } garden)
+                return Exit.Wrong("--data: there is no garden in this folder yet");
             if (parsed.GetValue(file) is { Extension: ".zip" } zip)
             {
                 await using var stream = zip.Create();
@@ -42,8 +48,10 @@ static class ExportCommand
                 return Exit.Fine;
             }
             var text = GardenFileWriter.Write(garden);
-            if (parsed.GetValue(file) is { } target) await File.WriteAllTextAsync(target.FullName, text);
-            else Exit.Print(text);
+            if (parsed.GetValue(file) is { } target)
+                await File.WriteAllTextAsync(target.FullName, text);
+            else
+                Exit.Print(text);
             return Exit.Fine;
         });
         return command;
@@ -61,10 +69,12 @@ static class ImportCommand
         command.SetAction(async parsed =>
         {
             var (garden, pictures) = await ReadAsync(parsed.GetValue(file)!);
-            if (garden is null) return Exit.WrongInput;
+            if (garden is null)
+                return Exit.WrongInput;
             await using var services = await Stored.OpenAsync(parsed.GetValue(data));
             var folder = services.GetRequiredService<PictureFolder>();
-            foreach (var (name, picture) in pictures.Where(picture => folder.Find(picture.Key) is null)) await folder.SaveAsync(name, picture.Full, picture.Small);
+            foreach (var (name, picture) in pictures.Where(picture => folder.Find(picture.Key) is null))
+                await folder.SaveAsync(name, picture.Full, picture.Small);
             var added = await services.GetRequiredService<GardenImport>().ImportAsync(garden);
             Console.WriteLine($"Added {added.Plants} plants, {added.Entries} entries, {added.Readings} readings.");
             return Exit.Fine;
@@ -74,7 +84,8 @@ static class ImportCommand
 
     static async Task<(GardenRecord? Garden, Dictionary<string, ReadyPicture> Pictures)> ReadAsync(FileInfo file)
     {
-        if (!file.Exists || file.Extension != ".zip") return (Exit.ReadGarden(file), []);
+        if (!file.Exists || file.Extension != ".zip")
+            return (Exit.ReadGarden(file), []);
         await using var stream = file.OpenRead();
         var (garden, pictures, faults) = await GardenZip.ReadAsync(stream, DateOnly.MaxValue);
         Exit.Wrong(faults.Select(fault => fault.ToString()));

@@ -12,31 +12,35 @@ static class ServeCommand
         var demo = new Option<bool>("--demo") { Description = "Start with the lighthouse garden." };
         var day = new Option<string>("--day") { Description = "Pretend that it is this day, as 2031-05-24." };
         var command = new Command("serve", "Start the application.") { port, data, demo, day };
-        command.SetAction(async (parsed, stop) =>
-        {
-            var (today, fault) = Days.Read(parsed.GetValue(day));
-            if (fault is not null) return Exit.Wrong($"--day: {fault}");
-            if (parsed.GetValue(port) is < 1 or > 65535) return Exit.Wrong("--port: expected 1 to 65535");
-            var options = new ServerOptions
+        command.SetAction(
+            async (parsed, stop) =>
             {
-                Port = parsed.GetValue(port),
-                DataFolder = DataFolder.Of(parsed.GetValue(data), parsed.GetValue(demo)),
-                Demo = parsed.GetValue(demo),
-                Day = today,
-            };
-            await using var app = await Server.BuildAsync(options);
-            try
-            {
-                await app.StartAsync(stop);
+                var (today, fault) = Days.Read(parsed.GetValue(day));
+                if (fault is not null)
+                    return Exit.Wrong($"--day: {fault}");
+                if (parsed.GetValue(port) is < 1 or > 65535)
+                    return Exit.Wrong("--port: expected 1 to 65535");
+                var options = new ServerOptions
+                {
+                    Port = parsed.GetValue(port),
+                    DataFolder = DataFolder.Of(parsed.GetValue(data), parsed.GetValue(demo)),
+                    Demo = parsed.GetValue(demo),
+                    Day = today,
+                };
+                await using var app = await Server.BuildAsync(options);
+                try
+                {
+                    await app.StartAsync(stop);
+                }
+                catch (IOException e)
+                {
+                    return Exit.Wrong($"--port: {options.Port} cannot be used ({e.Message})");
+                }
+                Console.WriteLine($"Bud Clock is at {options.Address}");
+                await app.WaitForShutdownAsync(stop);
+                return Exit.Fine;
             }
-            catch (IOException e)
-            {
-                return Exit.Wrong($"--port: {options.Port} cannot be used ({e.Message})");
-            }
-            Console.WriteLine($"Bud Clock is at {options.Address}");
-            await app.WaitForShutdownAsync(stop);
-            return Exit.Fine;
-        });
+        );
         return command;
     }
 }

@@ -17,9 +17,15 @@ public sealed record BatchHistory(IReadOnlyList<BatchDot> Points, double Meant, 
     public static BatchHistory? Of(IReadOnlyList<Batch> batches, int most = 24)
     {
         var measured = batches.Where(batch => batch.Off is not null).TakeLast(most).ToList();
-        if (measured.Count < 2) return null;
+        if (measured.Count < 2)
+            return null;
         var step = (Width - Left - 20) / (measured.Count - 1);
-        return new([.. measured.Select((batch, i) => new BatchDot(batch, Left + (i * step), Y(batch.Off!.Value)))], Y(0), Y(Mix.QuestionedShare), Y(-Mix.QuestionedShare));
+        return new(
+            [.. measured.Select((batch, i) => new BatchDot(batch, Left + (i * step), Y(batch.Off!.Value)))],
+            Y(0),
+            Y(Mix.QuestionedShare),
+            Y(-Mix.QuestionedShare)
+        );
     }
 
     static double Y(double off) => (Height / 2) - (Math.Clamp(off, -MostOff, MostOff) / MostOff * ((Height / 2) - 14));

@@ -1,11 +1,17 @@
-using BudClock.Core.Evidence;
 using System.Globalization;
+using BudClock.Core.Evidence;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Web.Drawing;
 
 /// <summary>The rhizome seen from the top: each growth a disc whose area follows its measured size, back bulbs paler.</summary>
-public sealed record GrowthsFromAbove(IReadOnlyList<GrowthDisc> Discs, string Rhizome, Point? Eye, IReadOnlyList<string> Roots, string Summary)
+public sealed record GrowthsFromAbove(
+    IReadOnlyList<GrowthDisc> Discs,
+    string Rhizome,
+    Point? Eye,
+    IReadOnlyList<string> Roots,
+    string Summary
+)
 {
     public const double Height = 130;
     const double Middle = 44;
@@ -20,7 +26,8 @@ public sealed record GrowthsFromAbove(IReadOnlyList<GrowthDisc> Discs, string Rh
     {
         var journal = PlantJournal.UpTo(today, plant.Entries);
         var growths = Sizes(plant, journal).ToList();
-        if (growths.Count == 0) return null;
+        if (growths.Count == 0)
+            return null;
         var largest = Math.Max(1, growths.Max(g => g.Cm ?? 0));
         var discs = growths.Select((growth, index) => Disc(growth, index, growths.Count, largest)).ToList();
         var live = NewRoots.Read(journal, journal.Last(GrowthStarted)?.On).Live;
@@ -38,7 +45,10 @@ public sealed record GrowthsFromAbove(IReadOnlyList<GrowthDisc> Discs, string Rh
             yield return From(organ.Label ?? organ.Id, own);
         }
         foreach (var start in journal.Of(GrowthStarted).Where(e => e.Organ is null))
-            yield return From(start.On.Year.ToString(CultureInfo.InvariantCulture), [.. journal.Entries.Where(e => e.Organ is null && e.On >= start.On)]);
+            yield return From(
+                start.On.Year.ToString(CultureInfo.InvariantCulture),
+                [.. journal.Entries.Where(e => e.Organ is null && e.On >= start.On)]
+            );
     }
 
     static Growth From(string label, IReadOnlyList<Entry> own)
@@ -53,7 +63,11 @@ public sealed record GrowthsFromAbove(IReadOnlyList<GrowthDisc> Discs, string Rh
     static GrowthDisc Disc(Growth growth, int index, int count, double largest)
     {
         var radius = Math.Max(SmallestRadius, LargestRadius * Math.Sqrt((growth.Cm ?? largest / 3) / largest));
-        var look = growth.Stopped ? "stopped" : growth.Open ? "lead" : index >= count - 3 ? "bulb" : "back";
+        var look =
+            growth.Stopped ? "stopped"
+            : growth.Open ? "lead"
+            : index >= count - 3 ? "bulb"
+            : "back";
         var size = growth.Cm is { } cm ? string.Create(CultureInfo.InvariantCulture, $"{cm:0.#} cm") : "not measured";
         return new(new(40 + (Step * index), Middle + (index % 2 == 0 ? -4 : 6)), radius, growth.Label, size, look);
     }
@@ -62,18 +76,25 @@ public sealed record GrowthsFromAbove(IReadOnlyList<GrowthDisc> Discs, string Rh
 
     static Point? FindEye(PlantJournal journal, List<GrowthDisc> discs)
     {
-        if (journal.Last(EyeSwelling) is not { } eye || journal.FirstSince(eye.On, GrowthStarted) is not null) return null;
+        if (journal.Last(EyeSwelling) is not { } eye || journal.FirstSince(eye.On, GrowthStarted) is not null)
+            return null;
         return new(discs[^1].At.X + discs[^1].Radius + 3, discs[^1].At.Y - 6);
     }
 
     static string[] Rootlets(GrowthDisc lead) =>
-    [
-        .. new[] { -12.0, -2, 10 }.Select(side =>
-            $"M{new Point(lead.At.X + (side / 3), lead.At.Y + lead.Radius)} q{new Point(side / 2, 6)} {new Point(side, 12)}"),
-    ];
+        [
+            .. new[] { -12.0, -2, 10 }.Select(side =>
+                $"M{new Point(lead.At.X + (side / 3), lead.At.Y + lead.Radius)} q{new Point(side / 2, 6)} {new Point(side, 12)}"
+            ),
+        ];
 
-    static string Say(List<Growth> growths) => string.Join(", ", growths.Select(growth =>
-        $"{growth.Label}: {(growth.Cm is { } cm ? string.Create(CultureInfo.InvariantCulture, $"{cm:0.#} cm") : "not measured")}{(growth.Stopped ? ", stopped" : growth.Open ? ", growing" : "")}"));
+    static string Say(List<Growth> growths) =>
+        string.Join(
+            ", ",
+            growths.Select(growth =>
+                $"{growth.Label}: {(growth.Cm is { } cm ? string.Create(CultureInfo.InvariantCulture, $"{cm:0.#} cm") : "not measured")}{(growth.Stopped ? ", stopped" : growth.Open ? ", growing" : "")}"
+            )
+        );
 }
 
 /// <param name="Look">lead, bulb, back or stopped.</param>

@@ -15,7 +15,8 @@ public sealed record RootChart(
     ChartLine? Trend,
     IReadOnlyList<ChartLabel> Days,
     string Summary,
-    string Rate)
+    string Rate
+)
 {
     public const double Width = 420;
     public const double Height = 200;
@@ -27,7 +28,8 @@ public sealed record RootChart(
     /// <summary>Null when no root has been measured since the plant woke.</summary>
     public static RootChart? Of(Situation? now)
     {
-        if (now is null || now.NewRoots.Series.Count == 0 || now.Sheet.Rule("W1") is null) return null;
+        if (now is null || now.NewRoots.Series.Count == 0 || now.Sheet.Rule("W1") is null)
+            return null;
         var (series, need) = (now.NewRoots.Series, FirstSoakAdviser.NeededRootCm(now));
         var projection = now.DryRest.Waking ? Projection.Reach(need, series) : null;
         var last = series[^1].On;
@@ -35,14 +37,22 @@ public sealed record RootChart(
         var scale = new Scale(series[0].On, end, Math.Max(need, series.Max(m => m.Cm)) * 1.15);
         var points = series.Select(m => new ChartPoint(scale.X(m.On), scale.Y(m.Cm), $"{Dates.Short(m.On)}: {Cm(m.Cm)}")).ToList();
         return new(
-            points, [.. scale.Lines()], new(Left, scale.Y(need), Right, scale.Y(need), Cm(need)), $"needs {Cm(need)}",
-            Band(projection, scale), TrendLine(projection, points[^1], scale, need),
-            [.. Labels(scale, series, projection)], Say(series, need, projection), RateOf(series, need, projection));
+            points,
+            [.. scale.Lines()],
+            new(Left, scale.Y(need), Right, scale.Y(need), Cm(need)),
+            $"needs {Cm(need)}",
+            Band(projection, scale),
+            TrendLine(projection, points[^1], scale, need),
+            [.. Labels(scale, series, projection)],
+            Say(series, need, projection),
+            RateOf(series, need, projection)
+        );
     }
 
-    static ChartBand? Band(Projection? projection, Scale scale) => projection is { From: { } from, To: { } to }
-        ? new(scale.X(from), Top, Math.Max(3, scale.X(to) - scale.X(from)), Bottom - Top)
-        : null;
+    static ChartBand? Band(Projection? projection, Scale scale) =>
+        projection is { From: { } from, To: { } to }
+            ? new(scale.X(from), Top, Math.Max(3, scale.X(to) - scale.X(from)), Bottom - Top)
+            : null;
 
     static ChartLine? TrendLine(Projection? projection, ChartPoint last, Scale scale, double need) =>
         projection?.Likely is { } likely ? new(last.X, last.Y, scale.X(likely), scale.Y(need), "trend") : null;
@@ -52,7 +62,8 @@ public sealed record RootChart(
         yield return new(scale.X(series[0].On), Dates.Short(series[0].On), "start", false);
         var far = projection is { Likely: { } likely } ? scale.X(likely) : Right;
         var lastX = scale.X(series[^1].On);
-        if (series.Count > 1 && lastX - Left > 70 && far - lastX > 90) yield return new(lastX, Dates.Short(series[^1].On), "middle", false);
+        if (series.Count > 1 && lastX - Left > 70 && far - lastX > 90)
+            yield return new(lastX, Dates.Short(series[^1].On), "middle", false);
         if (projection is { From: { } from, Likely: { } middle, To: { } to })
             yield return new(Math.Min(scale.X(middle), Right - 42), Dates.Range(from, to), "middle", true);
     }
@@ -66,7 +77,10 @@ public sealed record RootChart(
     static string RateOf(IReadOnlyList<Measurement> series, double need, Projection? projection)
     {
         if (projection is not null)
-            return string.Create(CultureInfo.InvariantCulture, $"{projection.CmPerDay:0.##} cm a day ({projection.LowCmPerDay:0.##} to {projection.HighCmPerDay:0.##}). Shaded: the days on which four in five such trends arrive.");
+            return string.Create(
+                CultureInfo.InvariantCulture,
+                $"{projection.CmPerDay:0.##} cm a day ({projection.LowCmPerDay:0.##} to {projection.HighCmPerDay:0.##}). Shaded: the days on which four in five such trends arrive."
+            );
         return series.Count < 3 && series[^1].Cm < need ? "A trend needs three measurements." : "";
     }
 
@@ -75,14 +89,19 @@ public sealed record RootChart(
     /// <summary>Days along, centimetres up.</summary>
     sealed record Scale(DateOnly From, DateOnly To, double TopCm)
     {
-        public double X(DateOnly day) => Left + ((Right - Left) * (day.DayNumber - From.DayNumber) / Math.Max(1, To.DayNumber - From.DayNumber));
+        public double X(DateOnly day) =>
+            Left + ((Right - Left) * (day.DayNumber - From.DayNumber) / Math.Max(1, To.DayNumber - From.DayNumber));
 
         public double Y(double cm) => Bottom - ((Bottom - Top) * cm / TopCm);
 
         public IEnumerable<ChartLine> Lines()
         {
-            var step = TopCm > 12 ? 5.0 : TopCm > 5 ? 2.0 : 1.0;
-            for (var cm = 0.0; cm <= TopCm; cm += step) yield return new(Left, Y(cm), Right, Y(cm), cm.ToString("0", CultureInfo.InvariantCulture));
+            var step =
+                TopCm > 12 ? 5.0
+                : TopCm > 5 ? 2.0
+                : 1.0;
+            for (var cm = 0.0; cm <= TopCm; cm += step)
+                yield return new(Left, Y(cm), Right, Y(cm), cm.ToString("0", CultureInfo.InvariantCulture));
         }
     }
 }

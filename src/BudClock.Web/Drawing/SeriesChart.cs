@@ -11,7 +11,8 @@ public sealed record SeriesChart(
     IReadOnlyList<ChartLine> Grid,
     IReadOnlyList<ChartLabel> Ages,
     Pace? Pace,
-    string Summary)
+    string Summary
+)
 {
     const double Left = 36;
     const double Right = 405;
@@ -27,15 +28,23 @@ public sealed record SeriesChart(
         var pace = Pace.Read(series, before);
         var last = string.Create(CultureInfo.InvariantCulture, $"{series.Label}: {series.Last.Cm:0.#} cm on {Dates.Short(series.Last.On)}");
         return new(
-            series.Label, Points(series, series.Points), before is null ? [] : Points(before, earlier), [.. Lines(top)],
-            [new(Left, "day 0", "start", false), new(Right, $"day {longest}", "end", false)], pace, pace is null ? last : $"{last}, {pace.Words}");
+            series.Label,
+            Points(series, series.Points),
+            before is null ? [] : Points(before, earlier),
+            [.. Lines(top)],
+            [new(Left, "day 0", "start", false), new(Right, $"day {longest}", "end", false)],
+            pace,
+            pace is null ? last : $"{last}, {pace.Words}"
+        );
 
         IReadOnlyList<ChartPoint> Points(OrganSeries own, IReadOnlyList<Measurement> points) =>
-        [
-            .. points.Select(p => new ChartPoint(
-                Left + ((Right - Left) * Age(own, p) / longest), Bottom - ((Bottom - Top) * p.Cm / top),
-                string.Create(CultureInfo.InvariantCulture, $"{Dates.Short(p.On)}: {p.Cm:0.#} cm"))),
-        ];
+            [
+                .. points.Select(p => new ChartPoint(
+                    Left + ((Right - Left) * Age(own, p) / longest),
+                    Bottom - ((Bottom - Top) * p.Cm / top),
+                    string.Create(CultureInfo.InvariantCulture, $"{Dates.Short(p.On)}: {p.Cm:0.#} cm")
+                )),
+            ];
     }
 
     static int Age(OrganSeries series, Measurement point) => point.On.DayNumber - series.Start.DayNumber;

@@ -20,8 +20,10 @@ public sealed record SmallDial(IReadOnlyList<SmallArc> Arcs, Point Hand)
     static SmallArc? Arc(DialGeometry dial, Lane lane, DateOnly today)
     {
         var (from, to) = (lane.From, lane.To ?? today);
-        if (from < today.AddDays(-RecordedDays)) from = today.AddDays(-RecordedDays);
-        if (to <= from && to < today) return null;
+        if (from < today.AddDays(-RecordedDays))
+            from = today.AddDays(-RecordedDays);
+        if (to <= from && to < today)
+            return null;
         return new(lane.Kind, lane.Expected, dial.Arc(from, to, lane.Kind is LaneKind.Roots ? Inner : Outer));
     }
 }

@@ -12,7 +12,8 @@ public sealed record YearDial(
     Point HandFrom,
     Point HandTo,
     string Word,
-    string Under)
+    string Under
+)
 {
     public const double NightRadius = 157;
     public const double BandWidth = 18;
@@ -30,8 +31,11 @@ public sealed record YearDial(
             [.. Enum.GetValues<LaneKind>().Select(kind => new DialRing(kind, Radius(kind)))],
             [.. plant.Lanes.Select(lane => Arc(dial, lane, today)).OfType<DialArc>()],
             garden.Latitude is { } latitude ? dial.DayBand(today.Year, latitude, NightRadius - (BandWidth / 2), BandWidth) : null,
-            dial.At(today, 50), dial.At(today, 169),
-            plant.Ended is { } end ? end.Kind.Words : plant.Phase.Phase.Words(), plant.Ended is { } ended ? Dates.Long(ended.On) : WordsUnder(plant));
+            dial.At(today, 50),
+            dial.At(today, 169),
+            plant.Ended is { } end ? end.Kind.Words : plant.Phase.Phase.Words(),
+            plant.Ended is { } ended ? Dates.Long(ended.On) : WordsUnder(plant)
+        );
     }
 
     static double Radius(LaneKind kind) => OuterLane - (LaneStep * (int)kind);
@@ -40,8 +44,18 @@ public sealed record YearDial(
     {
         var to = lane.To ?? today;
         var from = lane.From < today.AddDays(-(int)RecordedDays) ? today.AddDays(-(int)RecordedDays) : lane.From;
-        if (to <= from && to < today) return null;
-        return new(lane.Kind, lane.Expected, dial.Arc(from, to, Radius(lane.Kind)), lane.From, lane.Expected ? lane.To : lane.Open ? null : lane.To, today);
+        if (to <= from && to < today)
+            return null;
+        return new(
+            lane.Kind,
+            lane.Expected,
+            dial.Arc(from, to, Radius(lane.Kind)),
+            lane.From,
+            lane.Expected ? lane.To
+                : lane.Open ? null
+                : lane.To,
+            today
+        );
     }
 
     /// <summary>"day 42 · roots 8.5 cm".</summary>
@@ -49,7 +63,8 @@ public sealed record YearDial(
     {
         var days = plant.Phase.Since is { } since ? $"day {plant.On.DayNumber - since.DayNumber}" : "";
         var roots = plant.Situation is { DryRest.Waking: true, NewRoots.Longest: { } longest }
-            ? string.Create(CultureInfo.InvariantCulture, $"roots {longest.Value:0.#} cm") : "";
+            ? string.Create(CultureInfo.InvariantCulture, $"roots {longest.Value:0.#} cm")
+            : "";
         return string.Join(" · ", new[] { days, roots }.Where(part => part.Length > 0));
     }
 }
@@ -59,7 +74,12 @@ public sealed record DialMonth(string Name, Point Label, Point TickFrom, Point T
     public static DialMonth Of(DialGeometry dial, int year, int month)
     {
         var first = new DateOnly(year, month, 1);
-        return new(first.ToString("MMM", CultureInfo.InvariantCulture), dial.At(first.AddDays(14), 178), dial.At(first, 60), dial.At(first, 166));
+        return new(
+            first.ToString("MMM", CultureInfo.InvariantCulture),
+            dial.At(first.AddDays(14), 178),
+            dial.At(first, 60),
+            dial.At(first, 166)
+        );
     }
 }
 
@@ -69,7 +89,8 @@ public sealed record DialRing(LaneKind Kind, double Radius);
 public sealed record DialArc(LaneKind Kind, bool Expected, string Path, DateOnly From, DateOnly? To, DateOnly Today)
 {
     /// <summary>For its title and its table row: "Roots, 23 Apr to now".</summary>
-    public string Words => Expected
-        ? $"{Kind} expected, {Dates.Near(From, Today)} to {(To is { } end ? Dates.Near(end, Today) : "later")}"
-        : $"{Kind}, {Dates.Near(From, Today)} to {(To is { } until ? Dates.Near(until, Today) : "now")}";
+    public string Words =>
+        Expected
+            ? $"{Kind} expected, {Dates.Near(From, Today)} to {(To is { } end ? Dates.Near(end, Today) : "later")}"
+            : $"{Kind}, {Dates.Near(From, Today)} to {(To is { } until ? Dates.Near(until, Today) : "now")}";
 }

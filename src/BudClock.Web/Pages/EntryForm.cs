@@ -23,17 +23,23 @@ public sealed class EntryForm
     /// <summary>The entry, or a sentence that says what is wrong.</summary>
     public (EntryDraft? Entry, string? Fault) Read(GardenDay today, Assessment plant)
     {
-        if (EntryKinds.Find(Kind ?? "") is not { } kind) return (null, "Choose what you saw or did.");
+        if (EntryKinds.Find(Kind ?? "") is not { } kind)
+            return (null, "Choose what you saw or did.");
         var unit = kind.Measure is { } measure ? Unit.Default(measure.Dimension, today.Garden.UsUnits) : null;
         var quantity = AmountReader.Read(Amount, unit);
-        if (quantity is null && !string.IsNullOrWhiteSpace(Amount)) return (null, $"\"{Shortened(Amount)}\" is not a number with a unit, such as 8.5 {unit}.");
+        if (quantity is null && !string.IsNullOrWhiteSpace(Amount))
+            return (null, $"\"{Shortened(Amount)}\" is not a number with a unit, such as 8.5 {unit}.");
         var (day, dateFault) = Days.Read(On);
-        if (dateFault is not null) return (null, $"The day: {dateFault}.");
+        if (dateFault is not null)
+            return (null, $"The day: {dateFault}.");
         var words = string.IsNullOrWhiteSpace(Words) ? null : Words.Trim();
-        if (EntryCheck.Fault(kind, day ?? today.Day, quantity, words, today.Day) is { } fault) return (null, fault);
-        if (kind == EntryKinds.Note && words is null) return (null, "A note needs some words.");
+        if (EntryCheck.Fault(kind, day ?? today.Day, quantity, words, today.Day) is { } fault)
+            return (null, fault);
+        if (kind == EntryKinds.Note && words is null)
+            return (null, "A note needs some words.");
         var organ = string.IsNullOrEmpty(Organ) ? null : plant.Book.Find(Organ);
-        if (organ is null && !string.IsNullOrEmpty(Organ)) return (null, $"\"{Organ}\" is no part of {plant.Plant.Tag}.");
+        if (organ is null && !string.IsNullOrEmpty(Organ))
+            return (null, $"\"{Organ}\" is no part of {plant.Plant.Tag}.");
         return (new(kind, day ?? today.Day, quantity, words, organ), null);
     }
 

@@ -37,19 +37,29 @@ public sealed class IndexModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
 }
 
 /// <summary>What the Round shows.</summary>
-public sealed record RoundView(GardenDay Today, RoundOfDay Round, RoundOfDay Everywhere, string? Place, Assessment? Chosen, bool ByDefault, bool Measure)
+public sealed record RoundView(
+    GardenDay Today,
+    RoundOfDay Round,
+    RoundOfDay Everywhere,
+    string? Place,
+    Assessment? Chosen,
+    bool ByDefault,
+    bool Measure
+)
 {
     public static RoundView Of(GardenDay today, string? place, string? selected, string? then, bool measure)
     {
         var everywhere = RoundOfDay.Of(today.Places, today.Plants);
         var round = place is null ? everywhere : RoundOfDay.Of(today.Places, today.Plants.Where(a => a.Plant.Place == place));
         var chosen = today.Find(selected);
-        if (then is not null && !round.AllAsking.Contains(chosen)) chosen = today.Find(then);
+        if (then is not null && !round.AllAsking.Contains(chosen))
+            chosen = today.Find(then);
         return new(today, round, everywhere, place, chosen ?? round.AllAsking.FirstOrDefault(), chosen is null, measure);
     }
 
     /// <summary>Trays and reservoirs of the places shown, each with its one advice.</summary>
-    public IEnumerable<SharedVessel> Trays => Today.SharedVessels.Where(shared => shared.Advice is not null && (Place is null || shared.Vessel.Place == Place));
+    public IEnumerable<SharedVessel> Trays =>
+        Today.SharedVessels.Where(shared => shared.Advice is not null && (Place is null || shared.Vessel.Place == Place));
 
     /// <summary>What the plants that are due take from the mixing bench; null while there is no recipe to mix by.</summary>
     public TodaysMix? ToMix => Today.Shelf.Recipes.Count == 0 ? null : Today.Mix;
@@ -76,23 +86,29 @@ public sealed record RoundView(GardenDay Today, RoundOfDay Round, RoundOfDay Eve
 
     public string Link(string? place, string? tag, bool measure = false)
     {
-        var query = QueryString.Create(new Dictionary<string, string?> { ["place"] = place, ["selected"] = tag, ["measure"] = measure ? "true" : null }
-            .Where(pair => pair.Value is not null));
+        var query = QueryString.Create(
+            new Dictionary<string, string?>
+            {
+                ["place"] = place,
+                ["selected"] = tag,
+                ["measure"] = measure ? "true" : null,
+            }.Where(pair => pair.Value is not null)
+        );
         return "/" + query;
     }
 
     public bool Shows(Assessment plant) => ReferenceEquals(plant, Chosen);
 
-    public int Asking(string? place) => place is null
-        ? Everywhere.AllAsking.Count()
-        : Everywhere.AllAsking.Count(plant => plant.Plant.Place == place);
+    public int Asking(string? place) =>
+        place is null ? Everywhere.AllAsking.Count() : Everywhere.AllAsking.Count(plant => plant.Plant.Place == place);
 
     /// <summary>"Day 16 h 04 min, +2 min"; null without a latitude.</summary>
     public string? DayLength
     {
         get
         {
-            if (Today.Garden.Latitude is not { } latitude) return null;
+            if (Today.Garden.Latitude is not { } latitude)
+                return null;
             var (hours, before) = (Sun.On(Today.Day, latitude).DayHours, Sun.On(Today.Day.AddDays(-1), latitude).DayHours);
             var minutes = (int)Math.Round(hours * 60);
             var change = (int)Math.Round((hours - before) * 60);

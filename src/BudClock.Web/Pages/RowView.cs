@@ -46,43 +46,46 @@ public sealed record AdviceView(Assessment Plant, bool SkipMainReason);
 /// <summary>Words for topics and verdicts.</summary>
 public static class Say
 {
-    public static string Topic(string topic) => topic switch
-    {
-        Topics.FirstSoak => "First watering after rest",
-        Topics.Water => "Watering",
-        Topics.Feed => "Feed",
-        Topics.Repot => "Repotting",
-        Topics.Divide => "Dividing",
-        Topics.Trigger => "Programme",
-        Topics.Measure => "Measuring",
-        Topics.SecondLook => "Second look",
-        Topics.GrowthCheck => "Growth",
-        Topics.Rest => "Rest",
-        Topics.Wake => "Waking",
-        Topics.Tray => "Tray",
-        Topics.Health => "Health",
-        Topics.Move => "Place",
-        _ => topic,
-    };
+    public static string Topic(string topic) =>
+        topic switch
+        {
+            Topics.FirstSoak => "First watering after rest",
+            Topics.Water => "Watering",
+            Topics.Feed => "Feed",
+            Topics.Repot => "Repotting",
+            Topics.Divide => "Dividing",
+            Topics.Trigger => "Programme",
+            Topics.Measure => "Measuring",
+            Topics.SecondLook => "Second look",
+            Topics.GrowthCheck => "Growth",
+            Topics.Rest => "Rest",
+            Topics.Wake => "Waking",
+            Topics.Tray => "Tray",
+            Topics.Health => "Health",
+            Topics.Move => "Place",
+            _ => topic,
+        };
 
     /// <summary>What a forecast is about.</summary>
-    public static string Turn(string of) => of switch
-    {
-        Forecasts.FirstFlower => "First flower",
-        Forecasts.Matured => "Growth finished",
-        _ => "In bloom until",
-    };
+    public static string Turn(string of) =>
+        of switch
+        {
+            Forecasts.FirstFlower => "First flower",
+            Forecasts.Matured => "Growth finished",
+            _ => "In bloom until",
+        };
 
     public static string Class(Verdict verdict) => verdict.ToString().ToLowerInvariant();
 
     /// <summary>"8.5 / 10 cm", "wrinkled", "not known".</summary>
-    public static string Have(Condition condition) => (condition.Have, condition.Need) switch
-    {
-        ({ Number: { } have }, { Number: { } need }) => $"{have:0.#} / {need:0.#} {condition.Unit}",
-        ({ Number: { } have }, null) => $"{have:0.#} {condition.Unit}".TrimEnd(),
-        (null, { Number: { } need }) => $"not known / {need:0.#} {condition.Unit}",
-        ({ Word: "seen" }, _) => "",
-        ({ Word: { } word }, _) => word,
-        _ => condition.Met ? "" : "not seen",
-    };
+    public static string Have(Condition condition) =>
+        (condition.Have, condition.Need) switch
+        {
+            ({ Number: { } have }, { Number: { } need }) => $"{have:0.#} / {need:0.#} {condition.Unit}",
+            ({ Number: { } have }, null) => $"{have:0.#} {condition.Unit}".TrimEnd(),
+            (null, { Number: { } need }) => $"not known / {need:0.#} {condition.Unit}",
+            ({ Word: "seen" }, _) => "",
+            ({ Word: { } word }, _) => word,
+            _ => condition.Met ? "" : "not seen",
+        };
 }

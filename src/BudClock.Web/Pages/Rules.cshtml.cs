@@ -22,7 +22,10 @@ public sealed partial class RulesModel : PageModel
         var document = Markdown.Parse(text, pipeline);
         var anchored = new HashSet<string>();
         foreach (var block in document.Descendants<LeafBlock>().Where(block => block is HeadingBlock or ParagraphBlock))
-            if (Id().Match(text.Substring(block.Span.Start, block.Span.Length)) is { Success: true } match && anchored.Add(match.Groups["id"].Value))
+            if (
+                Id().Match(text.Substring(block.Span.Start, block.Span.Length)) is { Success: true } match
+                && anchored.Add(match.Groups["id"].Value)
+            )
                 (block.Parent is ListItemBlock item ? (IMarkdownObject)item : block).GetAttributes().Id = match.Groups["id"].Value;
         return document.ToHtml(pipeline);
     }

@@ -7,10 +7,18 @@ public sealed class PictureBook(PictureFolder folder, Logbook logbook, Clock clo
 {
     /// <summary>Logs a picture on the day its camera says, else today.</summary>
     /// <returns>The entry, or a sentence that says what is wrong.</returns>
-    public async Task<(Entry? Entry, string? Fault)> TakeAsync(string tag, byte[] content, string name, DateOnly today, string? caption = null, Guid? act = null)
+    public async Task<(Entry? Entry, string? Fault)> TakeAsync(
+        string tag,
+        byte[] content,
+        string name,
+        DateOnly today,
+        string? caption = null,
+        Guid? act = null
+    )
     {
         var (picture, fault) = PictureIntake.Read(content, name);
-        if (picture is null) return (null, fault);
+        if (picture is null)
+            return (null, fault);
         var id = Guid.CreateVersion7();
         var entry = new Entry
         {
@@ -36,10 +44,15 @@ public static class PlantPictures
 
     public static string Link(Entry picture, bool small = false) => $"/pictures/{picture.File}{(small ? "?small=true" : "")}";
 
-    public static void MapPictures(this WebApplication app) => app.MapGet("/pictures/{file}", (string file, bool? small, PictureFolder folder, HttpResponse response) =>
-    {
-        if (!Pictures.Sound(file) || folder.Find(file, small == true) is not { } path) return Results.NotFound();
-        response.Headers.CacheControl = "private, max-age=31536000, immutable"; // a name stands for one picture for good
-        return Results.File(path, "image/jpeg");
-    });
+    public static void MapPictures(this WebApplication app) =>
+        app.MapGet(
+            "/pictures/{file}",
+            (string file, bool? small, PictureFolder folder, HttpResponse response) =>
+            {
+                if (!Pictures.Sound(file) || folder.Find(file, small == true) is not { } path)
+                    return Results.NotFound();
+                response.Headers.CacheControl = "private, max-age=31536000, immutable"; // a name stands for one picture for good
+                return Results.File(path, "image/jpeg");
+            }
+        );
 }

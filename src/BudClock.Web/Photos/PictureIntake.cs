@@ -25,17 +25,30 @@ public static class PictureIntake
     /// <summary>The picture, or a sentence that says what is wrong with the file.</summary>
     public static (ReadyPicture? Picture, string? Fault) Read(byte[] file, string name)
     {
-        if (file.Length == 0) return (null, "Choose a picture first.");
-        if (file.Length > LargestMb * 1024 * 1024) return (null, $"{name} has {file.Length / 1048576} MB; a picture can have up to {LargestMb} MB. Send a smaller copy.");
-        if (IsHeic(file)) return (null, $"{name} is a HEIC picture, which cannot be read here. Send it as JPEG; phones have a setting for that in their camera.");
-        if (!IsKnown(file)) return (null, $"{name} is not a picture that can be read here. JPEG, PNG and WebP can.");
+        if (file.Length == 0)
+            return (null, "Choose a picture first.");
+        if (file.Length > LargestMb * 1024 * 1024)
+            return (null, $"{name} has {file.Length / 1048576} MB; a picture can have up to {LargestMb} MB. Send a smaller copy.");
+        if (IsHeic(file))
+            return (
+                null,
+                $"{name} is a HEIC picture, which cannot be read here. Send it as JPEG; phones have a setting for that in their camera."
+            );
+        if (!IsKnown(file))
+            return (null, $"{name} is not a picture that can be read here. JPEG, PNG and WebP can.");
 
         using var data = SKData.CreateCopy(file);
         using var codec = SKCodec.Create(data);
-        if (codec is null) return (null, $"{name} cannot be read as a picture; it may be damaged.");
-        if ((long)codec.Info.Width * codec.Info.Height > MostPixels) return (null, $"{name} has {codec.Info.Width} by {codec.Info.Height} pixels, which is more than can be taken here. Send a smaller copy.");
+        if (codec is null)
+            return (null, $"{name} cannot be read as a picture; it may be damaged.");
+        if ((long)codec.Info.Width * codec.Info.Height > MostPixels)
+            return (
+                null,
+                $"{name} has {codec.Info.Width} by {codec.Info.Height} pixels, which is more than can be taken here. Send a smaller copy."
+            );
         using var pixels = SKBitmap.Decode(codec);
-        if (pixels is null) return (null, $"{name} cannot be read as a picture; it may be damaged.");
+        if (pixels is null)
+            return (null, $"{name} cannot be read as a picture; it may be damaged.");
         using var upright = Upright(pixels, codec.EncodedOrigin);
         return (new(Encode(upright, LongestSide), Encode(upright, SmallSide), Taken(file)), null);
     }
@@ -43,7 +56,8 @@ public static class PictureIntake
     static bool IsHeic(ReadOnlySpan<byte> file) => file.Length > 12 && file[4..8].SequenceEqual("ftyp"u8);
 
     static bool IsKnown(ReadOnlySpan<byte> file) =>
-        file.StartsWith((ReadOnlySpan<byte>)[0xFF, 0xD8, 0xFF]) || file.StartsWith((ReadOnlySpan<byte>)[0x89, (byte)'P', (byte)'N', (byte)'G'])
+        file.StartsWith((ReadOnlySpan<byte>)[0xFF, 0xD8, 0xFF])
+        || file.StartsWith((ReadOnlySpan<byte>)[0x89, (byte)'P', (byte)'N', (byte)'G'])
         || (file.Length > 12 && file.StartsWith("RIFF"u8) && file[8..12].SequenceEqual("WEBP"u8));
 
     /// <summary>Turns and mirrors the pixels as the camera's mark says (Exif 2.3, tag 0x0112).</summary>
@@ -53,17 +67,19 @@ public static class PictureIntake
         var lying = (int)origin >= 5;
         var turned = new SKBitmap(lying ? h : w, lying ? w : h);
         using var canvas = new SKCanvas(turned);
-        canvas.SetMatrix(origin switch
-        {
-            SKEncodedOrigin.TopRight => new SKMatrix(-1, 0, w, 0, 1, 0, 0, 0, 1),
-            SKEncodedOrigin.BottomRight => new SKMatrix(-1, 0, w, 0, -1, h, 0, 0, 1),
-            SKEncodedOrigin.BottomLeft => new SKMatrix(1, 0, 0, 0, -1, h, 0, 0, 1),
-            SKEncodedOrigin.LeftTop => new SKMatrix(0, 1, 0, 1, 0, 0, 0, 0, 1),
-            SKEncodedOrigin.RightTop => new SKMatrix(0, -1, h, 1, 0, 0, 0, 0, 1),
-            SKEncodedOrigin.RightBottom => new SKMatrix(0, -1, h, -1, 0, w, 0, 0, 1),
-            SKEncodedOrigin.LeftBottom => new SKMatrix(0, 1, 0, -1, 0, w, 0, 0, 1),
-            _ => SKMatrix.Identity,
-        });
+        canvas.SetMatrix(
+            origin switch
+            {
+                SKEncodedOrigin.TopRight => new SKMatrix(-1, 0, w, 0, 1, 0, 0, 0, 1),
+                SKEncodedOrigin.BottomRight => new SKMatrix(-1, 0, w, 0, -1, h, 0, 0, 1),
+                SKEncodedOrigin.BottomLeft => new SKMatrix(1, 0, 0, 0, -1, h, 0, 0, 1),
+                SKEncodedOrigin.LeftTop => new SKMatrix(0, 1, 0, 1, 0, 0, 0, 0, 1),
+                SKEncodedOrigin.RightTop => new SKMatrix(0, -1, h, 1, 0, 0, 0, 0, 1),
+                SKEncodedOrigin.RightBottom => new SKMatrix(0, -1, h, -1, 0, w, 0, 0, 1),
+                SKEncodedOrigin.LeftBottom => new SKMatrix(0, 1, 0, -1, 0, w, 0, 0, 1),
+                _ => SKMatrix.Identity,
+            }
+        );
         canvas.Clear(SKColors.White);
         canvas.DrawBitmap(pixels, 0, 0, new SKSamplingOptions(SKFilterMode.Nearest));
         return turned;
@@ -82,9 +98,14 @@ public static class PictureIntake
     {
         try
         {
-            var written = ImageMetadataReader.ReadMetadata(new MemoryStream(file)).OfType<ExifSubIfdDirectory>()
-                .Select(directory => directory.GetDescription(ExifDirectoryBase.TagDateTimeOriginal)).FirstOrDefault(text => text is not null);
-            return DateTime.TryParseExact(written, "yyyy:MM:dd HH:mm:ss", CultureInfo.InvariantCulture, DateTimeStyles.None, out var at) ? DateOnly.FromDateTime(at) : null;
+            var written = ImageMetadataReader
+                .ReadMetadata(new MemoryStream(file))
+                .OfType<ExifSubIfdDirectory>()
+                .Select(directory => directory.GetDescription(ExifDirectoryBase.TagDateTimeOriginal))
+                .FirstOrDefault(text => text is not null);
+            return DateTime.TryParseExact(written, "yyyy:MM:dd HH:mm:ss", CultureInfo.InvariantCulture, DateTimeStyles.None, out var at)
+                ? DateOnly.FromDateTime(at)
+                : null;
         }
         catch (ImageProcessingException)
         {

@@ -19,8 +19,16 @@ public sealed class SimulatedCamera(PictureFolder folder, GardenStore store)
     {
         foreach (var plant in plants.Where(plant => tags.Contains(plant.Tag)))
         {
-            var measured = plant.Entries.Where(e => e.Kind == EntryKinds.SpikeLength || e.Kind == EntryKinds.GrowthHeight).OrderBy(e => e.On).TakeLast(9).ToList();
-            var shown = measured.Where((_, index) => index % Math.Max(1, measured.Count / PicturesEach) == 0).Append(measured[^1]).DistinctBy(e => e.On).ToList();
+            var measured = plant
+                .Entries.Where(e => e.Kind == EntryKinds.SpikeLength || e.Kind == EntryKinds.GrowthHeight)
+                .OrderBy(e => e.On)
+                .TakeLast(9)
+                .ToList();
+            var shown = measured
+                .Where((_, index) => index % Math.Max(1, measured.Count / PicturesEach) == 0)
+                .Append(measured[^1])
+                .DistinctBy(e => e.On)
+                .ToList();
             await store.LogAsync([new(plant.Tag, [.. await Task.WhenAll(shown.Select(e => PictureAsync(plant, e)))], [])]);
         }
     }
@@ -29,10 +37,19 @@ public sealed class SimulatedCamera(PictureFolder folder, GardenStore store)
     {
         var (id, length) = (Guid.CreateVersion7(), measured.Amount!.Value.InBase);
         var (picture, fault) = PictureIntake.Read(Draw(length, measured.Kind == EntryKinds.SpikeLength), $"{plant.Tag}.png");
-        if (picture is null) throw new InvalidOperationException(fault);
+        if (picture is null)
+            throw new InvalidOperationException(fault);
         var file = $"{id:N}.jpg";
         await folder.SaveAsync(file, picture.Full, picture.Small);
-        return new() { Id = id, On = measured.On, Kind = EntryKinds.Photo, Text = $"{measured.Kind.Words.ToLowerInvariant()} at {measured.Amount}", File = file, Logged = new(measured.On, new(18, 0), TimeSpan.Zero) };
+        return new()
+        {
+            Id = id,
+            On = measured.On,
+            Kind = EntryKinds.Photo,
+            Text = $"{measured.Kind.Words.ToLowerInvariant()} at {measured.Amount}",
+            File = file,
+            Logged = new(measured.On, new(18, 0), TimeSpan.Zero),
+        };
     }
 
     /// <summary>A pot on a shelf with a fan of leaves and, as tall as it was measured, a spike or a shoot.</summary>
@@ -42,7 +59,8 @@ public sealed class SimulatedCamera(PictureFolder folder, GardenStore store)
         var canvas = surface.Canvas;
         using var paint = new SKPaint { IsAntialias = true };
         Fill(0, 0, Width, Height, "#dfe9e4");
-        for (var x = 60; x < Width; x += 210) Fill(x, 0, 10, 520, "#12372f");
+        for (var x = 60; x < Width; x += 210)
+            Fill(x, 0, 10, 520, "#12372f");
         Fill(0, 520, Width, 155, "#b9a98a");
         using (var pot = new SKPathBuilder())
         {
@@ -57,7 +75,8 @@ public sealed class SimulatedCamera(PictureFolder folder, GardenStore store)
         }
         var top = (float)(395 - Math.Min(330, cm * 8));
         Stroke(450, 400, 450, top, "#4b8b3b", 12);
-        for (var leaf = 0; leaf < 6; leaf++) Stroke(450, 395, 450 + ((leaf % 2 == 0 ? -1 : 1) * (60 + (leaf * 26))), 300 - (leaf * 14), "#6fa45e", 22);
+        for (var leaf = 0; leaf < 6; leaf++)
+            Stroke(450, 395, 450 + ((leaf % 2 == 0 ? -1 : 1) * (60 + (leaf * 26))), 300 - (leaf * 14), "#6fa45e", 22);
         for (var bud = 0; spike && bud < Math.Min(9, (int)(cm / 4)); bud++)
         {
             paint.Color = SKColor.Parse("#b8336a");
@@ -76,7 +95,14 @@ public sealed class SimulatedCamera(PictureFolder folder, GardenStore store)
 
         void Stroke(float x1, float y1, float x2, float y2, string colour, float width)
         {
-            using var line = new SKPaint { IsAntialias = true, Style = SKPaintStyle.Stroke, StrokeWidth = width, StrokeCap = SKStrokeCap.Round, Color = SKColor.Parse(colour) };
+            using var line = new SKPaint
+            {
+                IsAntialias = true,
+                Style = SKPaintStyle.Stroke,
+                StrokeWidth = width,
+                StrokeCap = SKStrokeCap.Round,
+                Color = SKColor.Parse(colour),
+            };
             canvas.DrawLine(x1, y1, x2, y2, line);
         }
     }

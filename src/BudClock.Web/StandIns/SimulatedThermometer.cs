@@ -19,12 +19,14 @@ public sealed class SimulatedThermometer(GardenStore store, TodaysGarden glassho
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
         using var hourly = new PeriodicTimer(TimeSpan.FromHours(1));
-        while (await hourly.WaitForNextTickAsync(stoppingToken)) await FillAsync();
+        while (await hourly.WaitForNextTickAsync(stoppingToken))
+            await FillAsync();
     }
 
     async Task FillAsync()
     {
-        if (await store.ReadAsync() is not { } garden) return;
+        if (await store.ReadAsync() is not { } garden)
+            return;
         var now = clock.GetUtcNow();
         var hour = new DateTimeOffset(now.Year, now.Month, now.Day, now.Hour, 0, 0, TimeSpan.Zero);
         var known = garden.Readings.Select(r => (r.Place, r.At)).ToHashSet();

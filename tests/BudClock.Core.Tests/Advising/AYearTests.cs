@@ -7,10 +7,21 @@ namespace BudClock.Core.Tests.Advising;
 public class AYearTests
 {
     static readonly Plant Usual = Lycaste(
-        At("2030-11-20", EntryKinds.LeavesGone), At("2031-03-20", EntryKinds.EyeSwelling), At("2031-04-10", EntryKinds.GrowthStarted),
-        At("2031-04-24", EntryKinds.RootsStarted), Roots(new(2031, 5, 1), 3), Roots(new(2031, 5, 8), 6), Roots(new(2031, 5, 15), 9),
-        Bulbs(new(2031, 5, 15), "wrinkled"), Roots(new(2031, 5, 18), 10.2), At("2031-05-18", EntryKinds.Soaked), Bulbs(new(2031, 5, 22), "plump"),
-        At("2031-10-10", EntryKinds.GrowthMatured), At("2031-11-02", EntryKinds.LeafDropped), At("2031-11-21", EntryKinds.LeavesGone));
+        At("2030-11-20", EntryKinds.LeavesGone),
+        At("2031-03-20", EntryKinds.EyeSwelling),
+        At("2031-04-10", EntryKinds.GrowthStarted),
+        At("2031-04-24", EntryKinds.RootsStarted),
+        Roots(new(2031, 5, 1), 3),
+        Roots(new(2031, 5, 8), 6),
+        Roots(new(2031, 5, 15), 9),
+        Bulbs(new(2031, 5, 15), "wrinkled"),
+        Roots(new(2031, 5, 18), 10.2),
+        At("2031-05-18", EntryKinds.Soaked),
+        Bulbs(new(2031, 5, 22), "plump"),
+        At("2031-10-10", EntryKinds.GrowthMatured),
+        At("2031-11-02", EntryKinds.LeafDropped),
+        At("2031-11-21", EntryKinds.LeavesGone)
+    );
 
     [Theory]
     [InlineData("2030-12-24", Phase.Resting, "hold W1, hold V5")] // at rest: dry
@@ -32,19 +43,38 @@ public class AYearTests
     [InlineData("2031-05-18", "do W1, do F4, hold K3")] // long enough, nights warm: the soak, with a light first feed
     [InlineData("2031-05-25", "do W1, do F4, look K3")]
     public void On_the_day_the_roots_are_long_enough(string on, string said) =>
-        Says(Without(Usual, EntryKinds.Soaked) with { Entries = [.. Without(Usual, EntryKinds.Soaked).Entries, At("2031-05-18", EntryKinds.GrowthHeight, new Quantity(6, Unit.Cm))] }, on, Phase.Waking, said);
+        Says(
+            Without(Usual, EntryKinds.Soaked) with
+            {
+                Entries =
+                [
+                    .. Without(Usual, EntryKinds.Soaked).Entries,
+                    At("2031-05-18", EntryKinds.GrowthHeight, new Quantity(6, Unit.Cm)),
+                ],
+            },
+            on,
+            Phase.Waking,
+            said
+        );
 
     [Fact]
     public void In_a_late_cold_spring_ready_roots_wait_for_the_nights()
     {
         var assessment = Assess(Without(Usual, EntryKinds.Soaked), new(2031, 5, 19), night: new(8, new(2031, 5, 18)));
-        Assert.Equal((Verdict.Hold, "Roots 10.2 cm, but nights are down to 8 °C; 12 °C are needed."), (assessment.Rule("W1")!.Verdict, assessment.Rule("W1")!.Reason));
+        Assert.Equal(
+            (Verdict.Hold, "Roots 10.2 cm, but nights are down to 8 °C; 12 °C are needed."),
+            (assessment.Rule("W1")!.Verdict, assessment.Rule("W1")!.Reason)
+        );
     }
 
     [Fact]
     public void When_the_growth_aborts_without_roots_the_plant_goes_back_to_waiting()
     {
-        var plant = Lycaste(At("2030-11-20", EntryKinds.LeavesGone), At("2031-04-10", EntryKinds.GrowthStarted), At("2031-04-25", EntryKinds.GrowthStopped));
+        var plant = Lycaste(
+            At("2030-11-20", EntryKinds.LeavesGone),
+            At("2031-04-10", EntryKinds.GrowthStarted),
+            At("2031-04-25", EntryKinds.GrowthStopped)
+        );
         Assert.Equal("The growth stopped before it made roots: stay dry and watch for the next eye.", Assess(plant).Rule("W1")!.Reason);
     }
 
@@ -64,11 +94,21 @@ public class AYearTests
         Assert.DoesNotContain(Assess(hoya, new(2030, 12, 24)).Advice, advice => advice.Rule is "W1" or "W2");
     }
 
-    static Plant Without(Plant plant, EntryKind kind) => plant with { Entries = [.. plant.Entries.Where(e => e.Kind != kind && e.On < new DateOnly(2031, 5, 20))] };
+    static Plant Without(Plant plant, EntryKind kind) =>
+        plant with
+        {
+            Entries = [.. plant.Entries.Where(e => e.Kind != kind && e.On < new DateOnly(2031, 5, 20))],
+        };
 
     static void Says(Plant plant, string on, Phase phase, string said)
     {
         var assessment = Assess(plant, DateOnly.ParseExact(on, "yyyy-MM-dd", null));
-        Assert.Equal((phase, said), (assessment.Phase.Phase, string.Join(", ", assessment.Advice.Select(a => $"{a.Verdict.ToString().ToLowerInvariant()} {a.Rule}"))));
+        Assert.Equal(
+            (phase, said),
+            (
+                assessment.Phase.Phase,
+                string.Join(", ", assessment.Advice.Select(a => $"{a.Verdict.ToString().ToLowerInvariant()} {a.Rule}"))
+            )
+        );
     }
 }

@@ -18,7 +18,10 @@ public class FirstSoakAdviserTests
 
     [Fact]
     public void A_wide_pot_without_a_height_is_taken_by_its_width() =>
-        Assert.Equal(15d, Soak(WithRoots(8) with { Pot = new(16, null, null) }).Conditions.Single(c => c.Name == "root length").Need!.Value.Number);
+        Assert.Equal(
+            15d,
+            Soak(WithRoots(8) with { Pot = new(16, null, null) }).Conditions.Single(c => c.Name == "root length").Need!.Value.Number
+        );
 
     [Theory]
     [InlineData("Mormodes buccinator")]
@@ -67,7 +70,13 @@ public class FirstSoakAdviserTests
 
     [Fact]
     public void But_not_nights_that_kill() =>
-        Assert.Equal((Verdict.Hold, "danger"), Assess(WithRoots(3, Bulbs(Today, "shrivelled")), night: new(5, Today)).Advice.Where(a => a.Topic == Topics.FirstSoak).Select(a => (a.Verdict, a.StoppedBy!)).Single());
+        Assert.Equal(
+            (Verdict.Hold, "danger"),
+            Assess(WithRoots(3, Bulbs(Today, "shrivelled")), night: new(5, Today))
+                .Advice.Where(a => a.Topic == Topics.FirstSoak)
+                .Select(a => (a.Verdict, a.StoppedBy!))
+                .Single()
+        );
 
     [Fact]
     public void Shrivelled_bulbs_without_roots_stay_dry() => Assert.Equal(Verdict.Hold, Says(Waking(Bulbs(Today, "shrivelled"))));
@@ -81,20 +90,20 @@ public class FirstSoakAdviserTests
     }
 
     [Fact]
-    public void Roots_that_died_do_not_count() =>
-        Assert.Equal(Verdict.Hold, Says(WithRoots(11, At(Today, EntryKinds.RootsLost))));
+    public void Roots_that_died_do_not_count() => Assert.Equal(Verdict.Hold, Says(WithRoots(11, At(Today, EntryKinds.RootsLost))));
 
     [Fact]
-    public void A_plant_asleep_stays_dry() =>
-        Assert.Equal(Verdict.Hold, Says(Lycaste(At("2030-11-20", EntryKinds.LeavesGone))));
+    public void A_plant_asleep_stays_dry() => Assert.Equal(Verdict.Hold, Says(Lycaste(At("2030-11-20", EntryKinds.LeavesGone))));
 
     [Fact]
-    public void After_the_first_water_the_rule_is_silent() =>
-        Assert.Null(Assess(WithRoots(11, At(Today, EntryKinds.Soaked))).Rule("W1"));
+    public void After_the_first_water_the_rule_is_silent() => Assert.Null(Assess(WithRoots(11, At(Today, EntryKinds.Soaked))).Rule("W1"));
 
     [Fact]
     public void The_reason_says_what_was_seen() =>
-        Assert.Equal("Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light feed in it.", Soak(WithRoots(11, Bulbs(Today, "wrinkled"))).Reason);
+        Assert.Equal(
+            "Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light feed in it.",
+            Soak(WithRoots(11, Bulbs(Today, "wrinkled"))).Reason
+        );
 
     [Fact]
     public void Three_measurements_give_the_day_the_roots_get_there()

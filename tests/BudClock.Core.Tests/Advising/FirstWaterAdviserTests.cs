@@ -31,7 +31,9 @@ public class FirstWaterAdviserTests
 
     [Fact]
     public void A_second_watering_ends_the_sip() =>
-        Assert.Null(Assess(WithRoots(11, At(Today.AddDays(-8), EntryKinds.Watered), At(Today, EntryKinds.Soaked)) with { Schools = Sip }).Rule("W2"));
+        Assert.Null(
+            Assess(WithRoots(11, At(Today.AddDays(-8), EntryKinds.Watered), At(Today, EntryKinds.Soaked)) with { Schools = Sip }).Rule("W2")
+        );
 
     [Fact]
     public void A_pot_with_a_reservoir_can_only_be_soaked()

@@ -8,7 +8,13 @@ namespace BudClock.Core.Tests.Advising;
 /// <summary>Rule K4 besides the first water: changes plant flags, growers set them, answers end them.</summary>
 public class FlagsTests
 {
-    public static TheoryData<string, int, int> Changes => new() { { "repotted", 21, 28 }, { "moved", 14, 14 }, { "treated", 7, 7 } };
+    public static TheoryData<string, int, int> Changes =>
+        new()
+        {
+            { "repotted", 21, 28 },
+            { "moved", 14, 14 },
+            { "treated", 7, 7 },
+        };
 
     [Theory]
     [MemberData(nameof(Changes))]
@@ -40,8 +46,11 @@ public class FlagsTests
     public void A_flag_is_answered_as_a_flag_also_on_a_plant_whose_bulbs_were_looked_at()
     {
         var plant = Waking(
-            Roots(Today.AddDays(-40), 11), At(Today.AddDays(-38), EntryKinds.Soaked), Bulbs(Today.AddDays(-34), "plump"),
-            At(Today.AddDays(-22), EntryKinds.Repotted));
+            Roots(Today.AddDays(-40), 11),
+            At(Today.AddDays(-38), EntryKinds.Soaked),
+            Bulbs(Today.AddDays(-34), "plump"),
+            At(Today.AddDays(-22), EntryKinds.Repotted)
+        );
         Assert.Equal(["better", "same", "worse"], LikelyEntries.For(Assess(plant)).Take(3).Select(tap => tap.Text));
     }
 
@@ -49,8 +58,11 @@ public class FlagsTests
     public void Before_and_now_stand_side_by_side()
     {
         var plant = Hoya(
-            At(Today.AddDays(-40), EntryKinds.Leaves, text: "limp"), At(Today.AddDays(-30), EntryKinds.GrowthHeight, new Quantity(12, Unit.Cm)),
-            At(Today.AddDays(-14), EntryKinds.Moved), At(Today.AddDays(-2), EntryKinds.GrowthHeight, new Quantity(19, Unit.Cm)));
+            At(Today.AddDays(-40), EntryKinds.Leaves, text: "limp"),
+            At(Today.AddDays(-30), EntryKinds.GrowthHeight, new Quantity(12, Unit.Cm)),
+            At(Today.AddDays(-14), EntryKinds.Moved),
+            At(Today.AddDays(-2), EntryKinds.GrowthHeight, new Quantity(19, Unit.Cm))
+        );
         var shown = Assess(plant).Rule("K4")!.Conditions.Select(c => $"{c.Name}: {c.Have?.Word ?? c.Have?.Number?.ToString() ?? "-"}");
         Assert.Equal(["leaves before: limp", "leaves now: -", "growth 2031 before: 12", "growth 2031 now: 19"], shown);
     }
@@ -60,13 +72,19 @@ public class FlagsTests
     {
         var note = NoteReader.Read("lyc-01 look again in 10 days: did it stop at the sheath?", new(["LYC-01"], Today));
         Assert.True(note.Complete, string.Join(" ", note.Unread.Select(u => u.Why)));
-        Assert.Equal((EntryKinds.Flagged, 10d, "did it stop at the sheath?"), (note.Entries[0].Kind, note.Entries[0].Amount!.Value.Value, note.Entries[0].Text));
+        Assert.Equal(
+            (EntryKinds.Flagged, 10d, "did it stop at the sheath?"),
+            (note.Entries[0].Kind, note.Entries[0].Amount!.Value.Value, note.Entries[0].Text)
+        );
     }
 
     [Fact]
     public void Any_plant_that_is_measured_is_due_again_after_seven_days()
     {
-        var plant = Hoya(At(Today.AddDays(-9), EntryKinds.SpikeLength, new Quantity(4, Unit.Cm)), At(Today.AddDays(-3), EntryKinds.Watered));
+        var plant = Hoya(
+            At(Today.AddDays(-9), EntryKinds.SpikeLength, new Quantity(4, Unit.Cm)),
+            At(Today.AddDays(-3), EntryKinds.Watered)
+        );
         Assert.Equal("Spike 2031 last measured 9 days ago: measure again.", Assess(plant).Rule("K3")!.Reason);
         Assert.Equal(EntryKinds.SpikeLength, LikelyEntries.For(Assess(plant))[0].Kind);
         Assert.Null(Assess(plant, Today.AddDays(25)).Rule("K3")); // four weeks unmeasured is not followed any more

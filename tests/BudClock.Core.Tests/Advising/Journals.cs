@@ -10,22 +10,71 @@ static class Journals
     /// <summary>A plant of every shipped sheet, by a genus and a medium that lead to it.</summary>
     public static readonly IReadOnlyList<(string Taxon, string? Medium, string Sheet)> Kinds =
     [
-        .. CultureSheets.Shipped.All.Select(sheet => sheet.Name == CultureSheets.General
-            ? ("Unknownia mystica", null, sheet.Name)
-            : (Taxon: sheet.Genera[0], Medium: sheet.Media.Count > 0 ? sheet.Media[0] : (string?)"bark", sheet.Name)),
+        .. CultureSheets.Shipped.All.Select(sheet =>
+            sheet.Name == CultureSheets.General
+                ? ("Unknownia mystica", null, sheet.Name)
+                : (Taxon: sheet.Genera[0], Medium: sheet.Media.Count > 0 ? sheet.Media[0] : (string?)"bark", sheet.Name)
+        ),
     ];
 
     static readonly (EntryKind Kind, string? Text, Quantity? Amount)[] Dangers =
     [
-        (EntryKinds.Medium, "wet", null), (EntryKinds.Medium, "damp", null), (EntryKinds.Medium, "dry", null), (EntryKinds.Medium, "dry", null),
-        (EntryKinds.Leaves, "limp", null), (EntryKinds.Leaves, "pliable", null), (EntryKinds.Leaves, "firm", null), (EntryKinds.Leaves, "yellowing", null), (EntryKinds.Leaves, "scorched", null),
-        (EntryKinds.Rot, "at the base", null), (EntryKinds.Base, "soft", null), (EntryKinds.Base, "smelling", null), (EntryKinds.Base, "firm", null), (EntryKinds.Tuber, "soft", null), (EntryKinds.Tuber, "mouldy", null), (EntryKinds.Tuber, "sprouting", null),
-        (EntryKinds.RootCount, null, new Quantity(0)), (EntryKinds.RootCount, null, new Quantity(2)), (EntryKinds.RootCount, null, new Quantity(9)), (EntryKinds.RootLength, null, Cm(0)), (EntryKinds.RootLength, null, Cm(12)), (EntryKinds.RootsLost, null, null), (EntryKinds.RootsStarted, null, null),
-        (EntryKinds.Watered, null, new Quantity(200, Unit.Ml)), (EntryKinds.Soaked, null, null), (EntryKinds.ToppedUp, null, null), (EntryKinds.Fed, null, null), (EntryKinds.Reservoir, "empty", null), (EntryKinds.Reservoir, null, Cm(4)), (EntryKinds.Tray, "empty", null), (EntryKinds.Tray, null, Cm(3)),
-        (EntryKinds.Bulbs, "shrivelled", null), (EntryKinds.Bulbs, "wrinkled", null), (EntryKinds.Bulbs, "plump", null),
-        (EntryKinds.LeavesGone, null, null), (EntryKinds.LeafDropped, null, null), (EntryKinds.WinterRosette, null, null), (EntryKinds.SummerLeaves, null, null), (EntryKinds.Lifted, null, null), (EntryKinds.Stored, null, null), (EntryKinds.Planted, null, null),
-        (EntryKinds.GrowthStarted, null, null), (EntryKinds.LeafStarted, null, null), (EntryKinds.SpikeStarted, null, null), (EntryKinds.BloomOpened, null, null), (EntryKinds.Acquired, null, null), (EntryKinds.Acquired, "bare-rooted", null),
-        (EntryKinds.Pest, "mealy bug", null), (EntryKinds.Pest, "none", null), (EntryKinds.Treated, null, null), (EntryKinds.Treated, "cut clean", null), (EntryKinds.Repotted, null, null), (EntryKinds.Moved, "out", null), (EntryKinds.RunOff, null, new Quantity(2500, Unit.Ppm)), (EntryKinds.Looked, "better", null), (EntryKinds.Meter, null, new Quantity(1)),
+        (EntryKinds.Medium, "wet", null),
+        (EntryKinds.Medium, "damp", null),
+        (EntryKinds.Medium, "dry", null),
+        (EntryKinds.Medium, "dry", null),
+        (EntryKinds.Leaves, "limp", null),
+        (EntryKinds.Leaves, "pliable", null),
+        (EntryKinds.Leaves, "firm", null),
+        (EntryKinds.Leaves, "yellowing", null),
+        (EntryKinds.Leaves, "scorched", null),
+        (EntryKinds.Rot, "at the base", null),
+        (EntryKinds.Base, "soft", null),
+        (EntryKinds.Base, "smelling", null),
+        (EntryKinds.Base, "firm", null),
+        (EntryKinds.Tuber, "soft", null),
+        (EntryKinds.Tuber, "mouldy", null),
+        (EntryKinds.Tuber, "sprouting", null),
+        (EntryKinds.RootCount, null, new Quantity(0)),
+        (EntryKinds.RootCount, null, new Quantity(2)),
+        (EntryKinds.RootCount, null, new Quantity(9)),
+        (EntryKinds.RootLength, null, Cm(0)),
+        (EntryKinds.RootLength, null, Cm(12)),
+        (EntryKinds.RootsLost, null, null),
+        (EntryKinds.RootsStarted, null, null),
+        (EntryKinds.Watered, null, new Quantity(200, Unit.Ml)),
+        (EntryKinds.Soaked, null, null),
+        (EntryKinds.ToppedUp, null, null),
+        (EntryKinds.Fed, null, null),
+        (EntryKinds.Reservoir, "empty", null),
+        (EntryKinds.Reservoir, null, Cm(4)),
+        (EntryKinds.Tray, "empty", null),
+        (EntryKinds.Tray, null, Cm(3)),
+        (EntryKinds.Bulbs, "shrivelled", null),
+        (EntryKinds.Bulbs, "wrinkled", null),
+        (EntryKinds.Bulbs, "plump", null),
+        (EntryKinds.LeavesGone, null, null),
+        (EntryKinds.LeafDropped, null, null),
+        (EntryKinds.WinterRosette, null, null),
+        (EntryKinds.SummerLeaves, null, null),
+        (EntryKinds.Lifted, null, null),
+        (EntryKinds.Stored, null, null),
+        (EntryKinds.Planted, null, null),
+        (EntryKinds.GrowthStarted, null, null),
+        (EntryKinds.LeafStarted, null, null),
+        (EntryKinds.SpikeStarted, null, null),
+        (EntryKinds.BloomOpened, null, null),
+        (EntryKinds.Acquired, null, null),
+        (EntryKinds.Acquired, "bare-rooted", null),
+        (EntryKinds.Pest, "mealy bug", null),
+        (EntryKinds.Pest, "none", null),
+        (EntryKinds.Treated, null, null),
+        (EntryKinds.Treated, "cut clean", null),
+        (EntryKinds.Repotted, null, null),
+        (EntryKinds.Moved, "out", null),
+        (EntryKinds.RunOff, null, new Quantity(2500, Unit.Ppm)),
+        (EntryKinds.Looked, "better", null),
+        (EntryKinds.Meter, null, new Quantity(1)),
     ];
 
     /// <summary>Most of what matters happened in the last days; some of it long ago.</summary>

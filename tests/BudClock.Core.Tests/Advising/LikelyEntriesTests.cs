@@ -15,8 +15,10 @@ public class LikelyEntriesTests
 
     [Fact]
     public void A_check_of_the_store_offers_how_a_tuber_can_feel() =>
-        Assert.Equal(["Tuber firm", "Tuber soft", "Tuber mouldy", "Tuber sprouting"],
-            Labels("Caladium bicolor", At("2030-12-20", EntryKinds.LeavesGone), At("2030-12-22", EntryKinds.Stored)).Take(4));
+        Assert.Equal(
+            ["Tuber firm", "Tuber soft", "Tuber mouldy", "Tuber sprouting"],
+            Labels("Caladium bicolor", At("2030-12-20", EntryKinds.LeavesGone), At("2030-12-22", EntryKinds.Stored)).Take(4)
+        );
 
     [Fact]
     public void A_tray_asks_for_its_level_or_that_it_is_empty()
@@ -40,10 +42,20 @@ public class LikelyEntriesTests
     public void Each_organ_that_is_followed_has_a_number_of_its_own()
     {
         var plant = Lycaste(
-            At(Today.AddDays(-3), EntryKinds.Watered), At("2031-04-01", EntryKinds.SpikeStarted).Of("s31"), At("2031-05-20", EntryKinds.SpikeLength, Cm(9)).Of("s31"),
-            At("2031-04-10", EntryKinds.SpikeStarted).Of("s31b"), At("2031-05-20", EntryKinds.SpikeLength, Cm(4)).Of("s31b")) with
-        { Taxon = "Cattleya intermedia", Organs = [new("s31", "spike", "2031"), new("s31b", "spike", "2031 b")] };
-        Assert.Equal(["s31", "s31b"], LikelyEntries.For(Assess(plant)).Where(tap => tap.Kind == EntryKinds.SpikeLength).Select(tap => tap.Organ).Order());
+            At(Today.AddDays(-3), EntryKinds.Watered),
+            At("2031-04-01", EntryKinds.SpikeStarted).Of("s31"),
+            At("2031-05-20", EntryKinds.SpikeLength, Cm(9)).Of("s31"),
+            At("2031-04-10", EntryKinds.SpikeStarted).Of("s31b"),
+            At("2031-05-20", EntryKinds.SpikeLength, Cm(4)).Of("s31b")
+        ) with
+        {
+            Taxon = "Cattleya intermedia",
+            Organs = [new("s31", "spike", "2031"), new("s31b", "spike", "2031 b")],
+        };
+        Assert.Equal(
+            ["s31", "s31b"],
+            LikelyEntries.For(Assess(plant)).Where(tap => tap.Kind == EntryKinds.SpikeLength).Select(tap => tap.Organ).Order()
+        );
     }
 
     [Fact]
@@ -51,14 +63,25 @@ public class LikelyEntriesTests
     {
         foreach (var sheet in CultureSheets.Shipped.All.Where(sheet => sheet.Genera.Count > 0))
         {
-            var taps = LikelyEntries.For(Assess(Lycaste(At("2031-04-01", EntryKinds.GrowthStarted), At("2031-05-20", EntryKinds.GrowthHeight, Cm(9))) with { Sheet = sheet.Name }));
+            var taps = LikelyEntries.For(
+                Assess(
+                    Lycaste(At("2031-04-01", EntryKinds.GrowthStarted), At("2031-05-20", EntryKinds.GrowthHeight, Cm(9))) with
+                    {
+                        Sheet = sheet.Name,
+                    }
+                )
+            );
             Assert.InRange(taps.Count, 1, 9);
             Assert.Equal(taps.Count, taps.DistinctBy(tap => (tap.Kind, tap.Text, tap.Organ, tap.Amount)).Count());
-            Assert.All(taps.Where(tap => tap.Ask is null), tap => Assert.Null(EntryCheck.Fault(tap.Kind, Today, tap.Amount, tap.Text, Today)));
+            Assert.All(
+                taps.Where(tap => tap.Ask is null),
+                tap => Assert.Null(EntryCheck.Fault(tap.Kind, Today, tap.Amount, tap.Text, Today))
+            );
         }
     }
 
-    static IEnumerable<string> Labels(string taxon, params Entry[] entries) => LikelyEntries.For(Assess(Lycaste(entries) with { Taxon = taxon }, night: new(17, Today))).Select(tap => tap.Label);
+    static IEnumerable<string> Labels(string taxon, params Entry[] entries) =>
+        LikelyEntries.For(Assess(Lycaste(entries) with { Taxon = taxon }, night: new(17, Today))).Select(tap => tap.Label);
 }
 
 /// <summary>A rest from its beginning to its end.</summary>
@@ -69,13 +92,27 @@ public class RestStateTests
     [Fact]
     public void It_knows_how_it_is_kept_when_it_was_felt_and_when_its_kind_wakes()
     {
-        var rest = Rest("Caladium bicolor", At("2030-10-25", EntryKinds.LeavesGone), At("2030-10-29", EntryKinds.Stored, text: "a paper bag"), At("2031-02-01", EntryKinds.Tuber, text: "firm"))!;
-        Assert.Equal((new DateOnly(2030, 10, 25), true, new DateOnly(2031, 2, 1), "firm", new DateOnly(2031, 3, 15)), (rest.Since, rest.Lifted, rest.Checked, rest.Feel!.Text, rest.Wakes));
+        var rest = Rest(
+            "Caladium bicolor",
+            At("2030-10-25", EntryKinds.LeavesGone),
+            At("2030-10-29", EntryKinds.Stored, text: "a paper bag"),
+            At("2031-02-01", EntryKinds.Tuber, text: "firm")
+        )!;
+        Assert.Equal(
+            (new DateOnly(2030, 10, 25), true, new DateOnly(2031, 2, 1), "firm", new DateOnly(2031, 3, 15)),
+            (rest.Since, rest.Lifted, rest.Checked, rest.Feel!.Text, rest.Wakes)
+        );
     }
 
     [Fact]
     public void A_tuber_in_its_pot_is_not_lifted() =>
-        Assert.False(Rest("Sinningia speciosa", At("2030-10-25", EntryKinds.LeavesGone), At("2030-10-28", EntryKinds.Stored, text: "in the pot, barely damp"))!.Lifted);
+        Assert.False(
+            Rest(
+                "Sinningia speciosa",
+                At("2030-10-25", EntryKinds.LeavesGone),
+                At("2030-10-28", EntryKinds.Stored, text: "in the pot, barely damp")
+            )!.Lifted
+        );
 
     [Fact]
     public void A_shoot_ends_it_whatever_the_date() =>

@@ -18,17 +18,31 @@ public class PlantsOverTimeTests
     [Fact]
     public void A_newcomer_shows_where_it_is_from_what_was_found_and_until_when_it_is_kept_apart()
     {
-        var plant = Lycaste(At("2031-05-10", EntryKinds.Acquired, text: "a swap table"), At("2031-05-11", EntryKinds.Inspected, text: "roots sound")) with { QuarantineUntil = new(2031, 6, 20) };
+        var plant = Lycaste(
+            At("2031-05-10", EntryKinds.Acquired, text: "a swap table"),
+            At("2031-05-11", EntryKinds.Inspected, text: "roots sound")
+        ) with
+        {
+            QuarantineUntil = new(2031, 6, 20),
+        };
         var newcomer = Assess(plant).Situation.Arrival!;
-        Assert.Equal((14, new DateOnly(2031, 6, 7), "a swap table", "roots sound", new DateOnly(2031, 6, 20)), (newcomer.Day, newcomer.Until, newcomer.From, newcomer.Found!.Text, newcomer.QuarantineUntil));
+        Assert.Equal(
+            (14, new DateOnly(2031, 6, 7), "a swap table", "roots sound", new DateOnly(2031, 6, 20)),
+            (newcomer.Day, newcomer.Until, newcomer.From, newcomer.Found!.Text, newcomer.QuarantineUntil)
+        );
         Assert.False(Assess(plant, Today.AddDays(20)).Situation.Arrival!.IsNewcomer); // four weeks are over, the quarantine is not
     }
 
     [Fact]
     public void A_growth_out_of_an_unfinished_growth_is_a_sign_of_stress_and_says_that_one_may_go()
     {
-        var plant = Lycaste(At("2031-03-01", EntryKinds.GrowthStarted).Of("g31"), At("2031-05-15", EntryKinds.GrowthStarted).Of("g31b")) with
-        { Organs = [new("g31", "growth", "2031"), new("g31b", "growth", "2031 b", "g31")] };
+        var plant = Lycaste(
+            At("2031-03-01", EntryKinds.GrowthStarted).Of("g31"),
+            At("2031-05-15", EntryKinds.GrowthStarted).Of("g31b")
+        ) with
+        {
+            Organs = [new("g31", "growth", "2031"), new("g31b", "growth", "2031 b", "g31")],
+        };
         var look = Assess(plant).Rule("G3")!;
         Assert.Equal(Verdict.Look, look.Verdict);
         Assert.StartsWith("Growth 2031 b sprouted from 2031, which is not finished: a sign of stress.", look.Reason);
@@ -48,11 +62,23 @@ public class PlantsOverTimeTests
     [Fact]
     public void The_log_of_a_dead_plant_is_read_kindly()
     {
-        var plant = Lycaste(At("2031-03-01", EntryKinds.RootsLost), At("2031-03-10", EntryKinds.Watered), At("2031-03-20", EntryKinds.Repotted), At("2031-04-10", EntryKinds.Died)) with { Acquired = new(2031, 2, 1) };
+        var plant = Lycaste(
+            At("2031-03-01", EntryKinds.RootsLost),
+            At("2031-03-10", EntryKinds.Watered),
+            At("2031-03-20", EntryKinds.Repotted),
+            At("2031-04-10", EntryKinds.Died)
+        ) with
+        {
+            Acquired = new(2031, 2, 1),
+        };
         Assert.Equal(
-            ["It was watered 31 days before, when its roots were already lost. Water cannot help a plant that cannot drink.",
-             "It was repotted 21 days before; roots that are hurt just then have little to live on.",
-             "It had been here for 68 days. Many plants arrive weaker than they look."], Farewell.Read(plant, Today));
+            [
+                "It was watered 31 days before, when its roots were already lost. Water cannot help a plant that cannot drink.",
+                "It was repotted 21 days before; roots that are hurt just then have little to live on.",
+                "It had been here for 68 days. Many plants arrive weaker than they look.",
+            ],
+            Farewell.Read(plant, Today)
+        );
     }
 
     [Fact]
@@ -67,7 +93,10 @@ public class PlantsOverTimeTests
     {
         var autumn = Assess(Lycaste(), new(2030, 10, 20));
         Assert.Contains("That is normal.", Normal.Say(EntryKinds.LeafDropped, null, autumn));
-        Assert.Contains("look at the roots", Normal.Say(EntryKinds.LeafDropped, null, Assess(Lycaste() with { Taxon = "Cattleya labiata" })));
+        Assert.Contains(
+            "look at the roots",
+            Normal.Say(EntryKinds.LeafDropped, null, Assess(Lycaste() with { Taxon = "Cattleya labiata" }))
+        );
         Assert.Null(Normal.Say(EntryKinds.Watered, null, autumn));
     }
 
@@ -87,8 +116,10 @@ public class PlantsOverTimeTests
     {
         var sheet = CultureSheets.Shipped.ForTaxon(taxon);
         var said = string.Join(" ", Cautions.For(EntryKinds.Divided, sheet).Select(caution => caution.Words));
-        if (words is null) Assert.Empty(said);
-        else Assert.Contains(words, said);
+        if (words is null)
+            Assert.Empty(said);
+        else
+            Assert.Contains(words, said);
         Assert.Empty(Cautions.For(EntryKinds.Watered, sheet));
     }
 }

@@ -1,7 +1,7 @@
-using BudClock.Core.Evidence;
 using BudClock.Core.Advising;
 using BudClock.Core.Advising.Resting;
 using BudClock.Core.Climate;
+using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 using BudClock.Core.Round;
 using static BudClock.Core.Tests.Specimens;
@@ -16,12 +16,14 @@ public class WaterTests
     [InlineData(20, 2.338)]
     [InlineData(25, 3.168)]
     [InlineData(30, 4.243)]
-    public void Saturation_vapour_pressure_is_that_of_the_tables(double celsius, double kPa) => Assert.Equal(kPa, Vpd.SaturationKPa(celsius), 0.002);
+    public void Saturation_vapour_pressure_is_that_of_the_tables(double celsius, double kPa) =>
+        Assert.Equal(kPa, Vpd.SaturationKPa(celsius), 0.002);
 
     [Theory] // by definition from the same table
     [InlineData(25, 60, 1.27)]
     [InlineData(20, 80, 0.47)]
-    public void Vapour_pressure_deficit_is_what_is_missing_to_saturation(double celsius, double humidity, double kPa) => Assert.Equal(kPa, Vpd.KPa(celsius, humidity), 0.005);
+    public void Vapour_pressure_deficit_is_what_is_missing_to_saturation(double celsius, double humidity, double kPa) =>
+        Assert.Equal(kPa, Vpd.KPa(celsius, humidity), 0.005);
 
     [Fact]
     public void A_plant_teaches_its_own_interval_from_water_to_asking()
@@ -32,7 +34,8 @@ public class WaterTests
     }
 
     [Fact]
-    public void Another_season_teaches_nothing_about_this_one() => Assert.Null(Rhythm.Read(Journal(Asking(6, 8, 7)), Today.AddDays(120), _ => null));
+    public void Another_season_teaches_nothing_about_this_one() =>
+        Assert.Null(Rhythm.Read(Journal(Asking(6, 8, 7)), Today.AddDays(120), _ => null));
 
     [Theory]
     [InlineData(1.0, 2.0, 4)] // thirstier air, half the days
@@ -53,7 +56,10 @@ public class WaterTests
     public void Stronger_ground_stands_where_rules_differ_on_one_topic()
     {
         Advice Say(string rule, Ground ground) => new(Topics.Water, rule, Care.GiveWater, Verdict.Hold, null, "x.", []) { Ground = ground };
-        Assert.Equal(["W15"], Judgement.Settle([Say("W3", Ground.Sign), Say("W15", Ground.Veto), Say("W13", Ground.Interval)]).Select(a => a.Rule));
+        Assert.Equal(
+            ["W15"],
+            Judgement.Settle([Say("W3", Ground.Sign), Say("W15", Ground.Veto), Say("W13", Ground.Interval)]).Select(a => a.Rule)
+        );
         Assert.Equal(["W11"], Judgement.Settle([Say("W15", Ground.Veto), Say("W11", Ground.Emergency)]).Select(a => a.Rule));
     }
 
@@ -64,22 +70,36 @@ public class WaterTests
         Plant In(string tag, string taxon, params Entry[] entries) => Lycaste(entries) with { Tag = tag, Taxon = taxon, Vessel = "t" };
         Plant[] plants =
         [
-            In("PIN-01", "Pinguicula moranensis", At("2030-11-10", EntryKinds.WinterRosette), At("2031-03-20", EntryKinds.SummerLeaves)), In("PIN-02", "Pinguicula moranensis", At("2031-03-24", EntryKinds.SummerLeaves)),
-            In("PIN-03", "Pinguicula esseriana", At("2031-05-01", EntryKinds.WinterRosette)), In("DRO-01", "Drosera capensis", At("2031-05-22", EntryKinds.Tray, Cm(2))),
+            In("PIN-01", "Pinguicula moranensis", At("2030-11-10", EntryKinds.WinterRosette), At("2031-03-20", EntryKinds.SummerLeaves)),
+            In("PIN-02", "Pinguicula moranensis", At("2031-03-24", EntryKinds.SummerLeaves)),
+            In("PIN-03", "Pinguicula esseriana", At("2031-05-01", EntryKinds.WinterRosette)),
+            In("DRO-01", "Drosera capensis", At("2031-05-22", EntryKinds.Tray, Cm(2))),
         ];
         var garden = new GardenRecord(new("Glass", 51.5, 0.7, "Europe/London"), [], plants, [], []) { Vessels = [tray] };
         var shared = new GardenAssessed(garden, Today).Vessels.Single();
         Assert.Equal(["PIN-03"], shared.Out.Select(pair => pair.Plant.Plant.Tag));
         Assert.Equal((Topics.Tray, "W8", Verdict.Look), (shared.Advice!.Topic, shared.Advice.Rule, shared.Advice.Verdict));
-        Assert.StartsWith("Take out PIN-03 (Pinguicula esseriana): its winter rosette since 1 May wants to be dry (W7).", shared.Advice.Reason);
-        Assert.StartsWith("3 plants in Sill tray: the tray held 2 cm 2 days ago", shared.Said.Single(said => said.Care is Care.FillTray).Reason);
+        Assert.StartsWith(
+            "Take out PIN-03 (Pinguicula esseriana): its winter rosette since 1 May wants to be dry (W7).",
+            shared.Advice.Reason
+        );
+        Assert.StartsWith(
+            "3 plants in Sill tray: the tray held 2 cm 2 days ago",
+            shared.Said.Single(said => said.Care is Care.FillTray).Reason
+        );
         Assert.All(new GardenAssessed(garden, Today).Plants, plant => Assert.DoesNotContain(plant.Advice, a => a.Care is Care.FillTray)); // none of them says it again
     }
 
     [Fact]
     public void A_level_falls_at_its_rate_and_a_refill_is_no_fall()
     {
-        var journal = Journal(At("2031-05-01", EntryKinds.Tray, Cm(4)), At("2031-05-05", EntryKinds.Tray, Cm(2)), At("2031-05-06", EntryKinds.Tray, Cm(4)), At("2031-05-10", EntryKinds.Tray, Cm(2)), At("2031-05-20", EntryKinds.Tray, Cm(4)));
+        var journal = Journal(
+            At("2031-05-01", EntryKinds.Tray, Cm(4)),
+            At("2031-05-05", EntryKinds.Tray, Cm(2)),
+            At("2031-05-06", EntryKinds.Tray, Cm(4)),
+            At("2031-05-10", EntryKinds.Tray, Cm(2)),
+            At("2031-05-20", EntryKinds.Tray, Cm(4))
+        );
         var levels = Levels.Read(journal, EntryKinds.Tray, stands: true, overWater: true, 0.5);
         Assert.Equal(0.5, levels.CmPerDay);
         Assert.Equal(new DateOnly(2031, 5, 27), levels.AsksOn); // 3.5 cm at 0.5 cm a day
@@ -90,8 +110,12 @@ public class WaterTests
     {
         var plant = Lycaste(At(Today.AddDays(-9), EntryKinds.Watered)) with { Taxon = "Hoya carnosa", Pot = null };
         Verdict Says(params SheetChange[] changes) => Assessor.With(changes).Assess(plant, Around, Today).Rule("W3")!.Verdict;
-        SheetChange[] For(string? tag) => [new("wax-vine-thick", tag, "W3.every-from", 4, null), new("wax-vine-thick", tag, "W3.every-to", 6, null)];
-        Assert.Equal((Verdict.Hold, Verdict.Look, Verdict.Look, Verdict.Hold), (Says(), Says(For(null)), Says(For("lyc-01")), Says(For("HOY-99"))));
+        SheetChange[] For(string? tag) =>
+            [new("wax-vine-thick", tag, "W3.every-from", 4, null), new("wax-vine-thick", tag, "W3.every-to", 6, null)];
+        Assert.Equal(
+            (Verdict.Hold, Verdict.Look, Verdict.Look, Verdict.Hold),
+            (Says(), Says(For(null)), Says(For("lyc-01")), Says(For("HOY-99")))
+        );
     }
 
     [Fact]
@@ -99,19 +123,39 @@ public class WaterTests
     {
         var plant = Lycaste(At("2030-10-25", EntryKinds.LeavesGone)) with { Taxon = "Caladium bicolor" };
         Assert.Equal("lift-and-dry", Assess(plant, night: new(17, Today)).Rule("D3")!.School);
-        Assert.Equal("pot-dry", Assessor.With([new("tuber-foliage", null, TuberRestAdviser.Question, null, "pot-dry")]).Assess(plant, Around, Today).Rule("D3")!.School);
+        Assert.Equal(
+            "pot-dry",
+            Assessor
+                .With([new("tuber-foliage", null, TuberRestAdviser.Question, null, "pot-dry")])
+                .Assess(plant, Around, Today)
+                .Rule("D3")!
+                .School
+        );
     }
 
     [Theory]
     [InlineData("first-water", "Lycaste aromatica", "W1", "soak", "sip")]
     [InlineData("tuber-rest", "Caladium bicolor", "D3", "lift-and-dry", "pot-barely-damp")]
     [InlineData("after-bloom", "Zantedeschia elliottiana", "D8", "water-as-normal", "dry-rest")]
-    public void Schools_run_side_by_side_on_one_journal_with_different_outcomes(string question, string taxon, string rule, string one, string other)
+    public void Schools_run_side_by_side_on_one_journal_with_different_outcomes(
+        string question,
+        string taxon,
+        string rule,
+        string one,
+        string other
+    )
     {
-        Entry[] log = rule == "W1"
-            ? [At("2030-11-20", EntryKinds.LeavesGone), At(Woke, EntryKinds.GrowthStarted), Roots(Today, 16)]
-            : [At("2030-06-09", EntryKinds.BloomOpened), At("2030-07-20", EntryKinds.BloomEnded), At("2030-10-25", EntryKinds.LeavesGone)];
-        Advice Says(string school) => Assess(Lycaste(log) with { Taxon = taxon, Schools = Choices.None.With(question, school) }, night: new(17, Today)).Rule(rule)!;
+        Entry[] log =
+            rule == "W1"
+                ? [At("2030-11-20", EntryKinds.LeavesGone), At(Woke, EntryKinds.GrowthStarted), Roots(Today, 16)]
+                :
+                [
+                    At("2030-06-09", EntryKinds.BloomOpened),
+                    At("2030-07-20", EntryKinds.BloomEnded),
+                    At("2030-10-25", EntryKinds.LeavesGone),
+                ];
+        Advice Says(string school) =>
+            Assess(Lycaste(log) with { Taxon = taxon, Schools = Choices.None.With(question, school) }, night: new(17, Today)).Rule(rule)!;
         Assert.Equal((one, other), (Says(one).School, Says(other).School));
         Assert.NotEqual(Says(one).Reason, Says(other).Reason);
         Assert.Contains(Says(one).Others, school => school.Name == other && school.Risks.Length > 10);
@@ -121,10 +165,27 @@ public class WaterTests
     public void A_sitter_is_left_only_plain_water_and_told_what_to_leave_alone()
     {
         var sheet = SitterSheet.Of(
-            [Assess(Lycaste([.. Asking(7, 7, 7), At(Today.AddDays(-4), EntryKinds.Watered)]) with { Tag = "STR-01", Taxon = "Streptocarpus caulescens" }), Assess(WithRoots(11)), Assess(Lycaste(At("2030-10-25", EntryKinds.LeavesGone)) with { Tag = "CLD-01", Taxon = "Caladium bicolor" })],
-            [new("south", "South bench")], [], Today, 14);
+            [
+                Assess(
+                    Lycaste([.. Asking(7, 7, 7), At(Today.AddDays(-4), EntryKinds.Watered)]) with
+                    {
+                        Tag = "STR-01",
+                        Taxon = "Streptocarpus caulescens",
+                    }
+                ),
+                Assess(WithRoots(11)),
+                Assess(Lycaste(At("2030-10-25", EntryKinds.LeavesGone)) with { Tag = "CLD-01", Taxon = "Caladium bicolor" }),
+            ],
+            [new("south", "South bench")],
+            [],
+            Today,
+            14
+        );
         var place = sheet.Places.Single();
-        Assert.Equal(("STR-01", "27 May, 3 Jun"), (place.Rows.Single().Plant.Plant.Tag, string.Join(", ", place.Rows.Single().Days.Select(Dates.Short))));
+        Assert.Equal(
+            ("STR-01", "27 May, 3 Jun"),
+            (place.Rows.Single().Plant.Plant.Tag, string.Join(", ", place.Rows.Single().Days.Select(Dates.Short)))
+        );
         Assert.Equal(["CLD-01", "LYC-01"], place.Leave.Select(row => row.Plant.Plant.Tag).Order()); // a first soak and a resting tuber stay with the grower
     }
 

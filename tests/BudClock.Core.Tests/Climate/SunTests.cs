@@ -6,7 +6,15 @@ namespace BudClock.Core.Tests.Climate;
 public class SunTests
 {
     // Reference/day-length.csv, by the npm package astronomy-engine: every day of 2026 at five latitudes.
-    public static TheoryData<double, int> Latitudes => new() { { 51.5, 1 }, { -33.9, 2 }, { 40, 3 }, { 60, 4 }, { 0, 5 } };
+    public static TheoryData<double, int> Latitudes =>
+        new()
+        {
+            { 51.5, 1 },
+            { -33.9, 2 },
+            { 40, 3 },
+            { 60, 4 },
+            { 0, 5 },
+        };
 
     [Theory]
     [MemberData(nameof(Latitudes))]

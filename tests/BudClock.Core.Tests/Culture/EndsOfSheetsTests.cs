@@ -76,7 +76,9 @@ public class EndsOfSheetsTests
     public void A_school_that_no_sheet_knows_is_refused(string question, string school, string? fault)
     {
         var found = CultureSheets.Shipped.SchoolFault(question, school);
-        if (fault is null) Assert.Null(found);
-        else Assert.StartsWith(fault, found);
+        if (fault is null)
+            Assert.Null(found);
+        else
+            Assert.StartsWith(fault, found);
     }
 }

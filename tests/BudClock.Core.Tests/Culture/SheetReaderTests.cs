@@ -25,8 +25,16 @@ public class SheetReaderTests
 
     [Theory]
     [InlineData("value: 7", "value: seven", "test.yaml, line 7: value: expected a number, got \"seven\"")]
-    [InlineData("reason: \"So it is.\"", "why: x", "test.yaml, line 7: \"why\" is not known here; known are value, range, unit, reason, genera")]
-    [InlineData("range: [1, 60]", "range: [60]", "test.yaml, line 7: range: expected the least and the most that make sense, such as [1, 60]")]
+    [InlineData(
+        "reason: \"So it is.\"",
+        "why: x",
+        "test.yaml, line 7: \"why\" is not known here; known are value, range, unit, reason, genera"
+    )]
+    [InlineData(
+        "range: [1, 60]",
+        "range: [60]",
+        "test.yaml, line 7: range: expected the least and the most that make sense, such as [1, 60]"
+    )]
     [InlineData("value: 7", "value: 70", "test.yaml, line 7: the value 70 is outside its own range, 1 to 60")]
     [InlineData("title: Test", "", "test.yaml, line 1: title is missing")]
     public void Names_the_line_of_each_fault(string sound, string broken, string fault)
@@ -54,14 +62,29 @@ public class SheetReaderTests
     [InlineData("Alocasia reginula 'Black'", null, "corm-aroid-jewel")] // the species before its genus
     [InlineData("Nothofagus", null, "general")]
     public void Shipped_sheets_are_found_from_species_genus_and_medium(string taxon, string? medium, string sheet) =>
-        Assert.Equal(sheet, CultureSheets.Shipped.For(new() { Tag = "A-1", Taxon = taxon, Medium = medium })!.Name);
+        Assert.Equal(
+            sheet,
+            CultureSheets
+                .Shipped.For(
+                    new()
+                    {
+                        Tag = "A-1",
+                        Taxon = taxon,
+                        Medium = medium,
+                    }
+                )!
+                .Name
+        );
 
     [Fact]
     public void Two_sheets_of_a_genus_for_one_medium_are_refused()
     {
         var sheet = new SheetReader("test.yaml").Read(Sound)! with { Genera = ["Lycaste"] };
         Assert.Throws<InvalidDataException>(() => new CultureSheets([sheet, sheet with { Name = "other" }]));
-        Assert.Equal("other", new CultureSheets([sheet, sheet with { Name = "other", Media = ["moss"] }]).ForTaxon("Lycaste", "moss")!.Name);
+        Assert.Equal(
+            "other",
+            new CultureSheets([sheet, sheet with { Name = "other", Media = ["moss"] }]).ForTaxon("Lycaste", "moss")!.Name
+        );
     }
 
     [Fact]
@@ -69,14 +92,17 @@ public class SheetReaderTests
     {
         var sheets = CultureSheets.Shipped.All.Where(sheet => sheet.Name != CultureSheets.General).ToList();
         Assert.True(sheets.Count >= 24, $"{sheets.Count} sheets");
-        Assert.All(sheets, sheet =>
-        {
-            Assert.NotEmpty(sheet.Phases);
-            Assert.NotEmpty(sheet.Signs);
-            Assert.NotEmpty(sheet.Usual);
-            Assert.NotNull(sheet.Rule("K3"));
-            Assert.NotNull(sheet.Rule("K4"));
-        });
+        Assert.All(
+            sheets,
+            sheet =>
+            {
+                Assert.NotEmpty(sheet.Phases);
+                Assert.NotEmpty(sheet.Signs);
+                Assert.NotEmpty(sheet.Usual);
+                Assert.NotNull(sheet.Rule("K3"));
+                Assert.NotNull(sheet.Rule("K4"));
+            }
+        );
     }
 
     [Theory]

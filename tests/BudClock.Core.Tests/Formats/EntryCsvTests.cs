@@ -26,9 +26,26 @@ public class EntryCsvTests
     [Fact]
     public void Every_bad_line_is_named_and_the_good_ones_are_shown()
     {
-        var lines = Enumerable.Range(0, 500).Select(n => n switch { 50 => "LYC-99,2031-05-01,soaked,,", 200 => "LYC-01,some day,soaked,,", 499 => "LYC-01,2031-05-01,root-length,long,cm", _ => "LYC-01,2031-05-01,soaked,300,mL" });
+        var lines = Enumerable
+            .Range(0, 500)
+            .Select(n =>
+                n switch
+                {
+                    50 => "LYC-99,2031-05-01,soaked,,",
+                    200 => "LYC-01,some day,soaked,,",
+                    499 => "LYC-01,2031-05-01,root-length,long,cm",
+                    _ => "LYC-01,2031-05-01,soaked,300,mL",
+                }
+            );
         var read = Read("tag,on,kind,value,unit\n" + string.Join('\n', lines));
-        Assert.Equal(["line 52: no plant here is tagged \"LYC-99\"", "line 202: \"some day\" is no date such as 2031-05-24", "line 501: \"long\" is no number"], read.Faults.Select(fault => fault.ToString()));
+        Assert.Equal(
+            [
+                "line 52: no plant here is tagged \"LYC-99\"",
+                "line 202: \"some day\" is no date such as 2031-05-24",
+                "line 501: \"long\" is no number",
+            ],
+            read.Faults.Select(fault => fault.ToString())
+        );
         Assert.Equal(497, read.Rows.Count);
     }
 
@@ -37,15 +54,26 @@ public class EntryCsvTests
     [InlineData("plant,day,what\nLYC-01,2031-05-01,soaked", "line 1: no column is read as tag")]
     [InlineData("tag,on,kind\nLYC-01,2031-06-01,soaked", "line 2: 1 Jun 2031 is still to come")]
     [InlineData("tag,on,kind,organ\nLYC-01,2031-05-01,spike-started,s99", "line 2: \"s99\" is not among the organs of LYC-01")]
-    [InlineData("tag,on,kind,value,unit\nLYC-01,2031-05-01,root-length,900,cm", "line 2: Roots can be 0 to 200 cm; 900 cm is outside that.")]
+    [InlineData(
+        "tag,on,kind,value,unit\nLYC-01,2031-05-01,root-length,900,cm",
+        "line 2: Roots can be 0 to 200 cm; 900 cm is outside that."
+    )]
     public void What_cannot_be_read_is_said_with_its_line(string csv, string fault) =>
         Assert.Contains(Read(csv).Faults, found => found.ToString().StartsWith(fault, StringComparison.Ordinal));
 
     [Fact]
     public void Columns_of_other_names_are_mapped()
     {
-        var map = new Dictionary<string, string?> { ["tag"] = "plant", ["on"] = "day", ["kind"] = "what" };
-        Assert.Equal("Soaked", EntryCsv.Read("plant,day,what\nLYC-01,2031-05-01,soaked", map, Plants, Today).Rows.Single().Entry.ToString());
+        var map = new Dictionary<string, string?>
+        {
+            ["tag"] = "plant",
+            ["on"] = "day",
+            ["kind"] = "what",
+        };
+        Assert.Equal(
+            "Soaked",
+            EntryCsv.Read("plant,day,what\nLYC-01,2031-05-01,soaked", map, Plants, Today).Rows.Single().Entry.ToString()
+        );
     }
 
     [Fact]
@@ -75,15 +103,24 @@ public class EntryCsvTests
                 Struck = struck,
                 Organ = kind == EntryKinds.SpikeLength ? "s31" : null,
                 Amount = kind.Measure is null ? null : new(value, kind == EntryKinds.Soaked ? Unit.Cup : Unit.In),
-                Text = kind == EntryKinds.Bulbs ? "plump" : kind == EntryKinds.Note ? $"x{text}x" : null,
+                Text =
+                    kind == EntryKinds.Bulbs ? "plump"
+                    : kind == EntryKinds.Note ? $"x{text}x"
+                    : null,
                 Logged = DateTimeOffset.UnixEpoch.AddSeconds(day),
             };
-        entry.Where(e => EntryCheck.AmountFault(e.Kind, e.Amount) is null).Array[0, 12].Sample(entries =>
-        {
-            var read = Read(EntryCsv.Write([Plant with { Entries = entries }]));
-            Assert.Empty(read.Faults);
-            Assert.Equal(entries, read.Rows.Select(row => row.Entry));
-        }, iter: 400);
+        entry
+            .Where(e => EntryCheck.AmountFault(e.Kind, e.Amount) is null)
+            .Array[0, 12]
+            .Sample(
+                entries =>
+                {
+                    var read = Read(EntryCsv.Write([Plant with { Entries = entries }]));
+                    Assert.Empty(read.Faults);
+                    Assert.Equal(entries, read.Rows.Select(row => row.Entry));
+                },
+                iter: 400
+            );
     }
 
     static CsvRead Read(string csv) => EntryCsv.Read(csv, null, Plants, Today);

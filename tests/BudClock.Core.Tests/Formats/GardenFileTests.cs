@@ -37,10 +37,19 @@ public class GardenFileTests
         using var json = JsonDocument.Parse(AdviceJson.Write(Assessor.Shipped.Assess(garden.Plants[0], garden, new(2031, 5, 24))));
         Assert.Equal("waking", json.RootElement.GetProperty("phase").GetString());
         var advice = json.RootElement.GetProperty("advice")[0];
-        Assert.Equal("Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light feed in it.", advice.GetProperty("reason").GetString());
-        Assert.Equal(("first-soak", "do", "W1", "2031-05-24", "soak"), (Text("topic"), Text("verdict"), Text("rule"), Text("due"), Text("school")));
+        Assert.Equal(
+            "Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light feed in it.",
+            advice.GetProperty("reason").GetString()
+        );
+        Assert.Equal(
+            ("first-soak", "do", "W1", "2031-05-24", "soak"),
+            (Text("topic"), Text("verdict"), Text("rule"), Text("due"), Text("school"))
+        );
         var roots = advice.GetProperty("conditions").EnumerateArray().Single(c => c.GetProperty("name").GetString() == "root length");
-        Assert.Equal("""{"name":"root length","have":11,"need":10,"unit":"cm","met":true,"seen":"2031-05-20"}""", JsonSerializer.Serialize(roots));
+        Assert.Equal(
+            """{"name":"root length","have":11,"need":10,"unit":"cm","met":true,"seen":"2031-05-20"}""",
+            JsonSerializer.Serialize(roots)
+        );
 
         string? Text(string member) => advice.GetProperty(member).GetString();
     }
@@ -73,12 +82,18 @@ public class GardenFileTests
                 Logged = DateTimeOffset.UnixEpoch.AddSeconds(day),
                 Act = id,
             };
-        entry.Where(e => EntryCheck.AmountFault(e.Kind, e.Amount) is null && e.Text?.Any(char.IsSurrogate) != true).Array[0, 8].Sample(entries =>
-        {
-            var garden = Read(Example);
-            var changed = garden with { Plants = [garden.Plants[0] with { Entries = entries, Doubtful = true }] };
-            Assert.Equal(entries, Read(GardenFileWriter.Write(changed)).Plants[0].Entries);
-        }, iter: 300);
+        entry
+            .Where(e => EntryCheck.AmountFault(e.Kind, e.Amount) is null && e.Text?.Any(char.IsSurrogate) != true)
+            .Array[0, 8]
+            .Sample(
+                entries =>
+                {
+                    var garden = Read(Example);
+                    var changed = garden with { Plants = [garden.Plants[0] with { Entries = entries, Doubtful = true }] };
+                    Assert.Equal(entries, Read(GardenFileWriter.Write(changed)).Plants[0].Entries);
+                },
+                iter: 300
+            );
     }
 
     [Theory]
@@ -87,16 +102,48 @@ public class GardenFileTests
     [InlineData("\"value\": 11,", "", "plants[0].entries[1].unit: stands without a value")]
     [InlineData("\"unit\": \"cm\"", "\"unit\": \"ells\"", "plants[0].entries[1].unit: \"ells\" is no unit known here")]
     [InlineData("\"kind\": \"bulbs\"", "\"kind\": \"bulb-colour\"", "plants[0].entries[2].kind: \"bulb-colour\" is no kind of entry")]
-    [InlineData("\"text\": \"wrinkled\"", "\"text\": \"odd\"", "plants[0].entries[2].text: Bulbs can be plump, wrinkled, shrivelled; \"odd\" is none of these.")]
-    [InlineData("\"on\": \"2031-05-21\"", "\"on\": \"21 May\"", "plants[0].entries[2].on: expected a date such as 2031-05-24, got \"21 May\"")]
-    [InlineData("\"tag\": \"LYC-01\"", "\"tag\": \"LYC 01\"", "plants[0].tag: \"LYC 01\" cannot be a tag: letters, digits and hyphens, at most 20, such as LYC-01")]
-    [InlineData("\"medium\": \"bark\"", "\"colour\": \"bark\"", "plants[0].colour: not a member of this format; known here are tag, name, taxon, sheet, place, vessel, acquired, pot, medium, doubtful, synonyms, parent, origin, source, quarantineUntil, schools, organs, forecasts, entries")]
+    [InlineData(
+        "\"text\": \"wrinkled\"",
+        "\"text\": \"odd\"",
+        "plants[0].entries[2].text: Bulbs can be plump, wrinkled, shrivelled; \"odd\" is none of these."
+    )]
+    [InlineData(
+        "\"on\": \"2031-05-21\"",
+        "\"on\": \"21 May\"",
+        "plants[0].entries[2].on: expected a date such as 2031-05-24, got \"21 May\""
+    )]
+    [InlineData(
+        "\"tag\": \"LYC-01\"",
+        "\"tag\": \"LYC 01\"",
+        "plants[0].tag: \"LYC 01\" cannot be a tag: letters, digits and hyphens, at most 20, such as LYC-01"
+    )]
+    [InlineData(
+        "\"medium\": \"bark\"",
+        "\"colour\": \"bark\"",
+        "plants[0].colour: not a member of this format; known here are tag, name, taxon, sheet, place, vessel, acquired, pot, medium, doubtful, synonyms, parent, origin, source, quarantineUntil, schools, organs, forecasts, entries"
+    )]
     [InlineData("\"latitude\": 51.5", "\"latitude\": 151.5", "garden.latitude: expected -90 to 90, got 151.5")]
-    [InlineData("\"place\": \"south\", \"acquired\"", "\"place\": \"north\", \"acquired\"", "plants[0].place: \"north\" is not among the places")]
-    [InlineData("\"text\": \"wrinkled\"", "\"text\": \"wrinkled\", \"file\": \"../../etc/x.jpg\"", "plants[0].entries[2].file: \"../../etc/x.jpg\" is no name of a picture, such as 0198f3c2.jpg")]
+    [InlineData(
+        "\"place\": \"south\", \"acquired\"",
+        "\"place\": \"north\", \"acquired\"",
+        "plants[0].place: \"north\" is not among the places"
+    )]
+    [InlineData(
+        "\"text\": \"wrinkled\"",
+        "\"text\": \"wrinkled\", \"file\": \"../../etc/x.jpg\"",
+        "plants[0].entries[2].file: \"../../etc/x.jpg\" is no name of a picture, such as 0198f3c2.jpg"
+    )]
     [InlineData("\"medium\": \"bark\"", "\"synonyms\": \"bark\"", "plants[0].synonyms: expected a list of texts, got \"bark\"")]
-    [InlineData("\"medium\": \"bark\"", "\"origin\": \"cloning\"", "plants[0].origin: expected one of division, cutting, layer, leaf, corm, tuber, offset, seed, got \"cloning\"")]
-    [InlineData("\"first-water\": \"soak\"", "\"first-water\": \"flood\"", "plants[0].schools.first-water: \"flood\" is no answer to first-water; expected sip or soak")]
+    [InlineData(
+        "\"medium\": \"bark\"",
+        "\"origin\": \"cloning\"",
+        "plants[0].origin: expected one of division, cutting, layer, leaf, corm, tuber, offset, seed, got \"cloning\""
+    )]
+    [InlineData(
+        "\"first-water\": \"soak\"",
+        "\"first-water\": \"flood\"",
+        "plants[0].schools.first-water: \"flood\" is no answer to first-water; expected sip or soak"
+    )]
     [InlineData("\"version\": 1", "\"version\": 2", "version: this reads version 1, got 2")]
     public void Names_the_place_of_a_fault(string sound, string broken, string fault)
     {
@@ -108,7 +155,10 @@ public class GardenFileTests
     [Fact]
     public void A_sheet_that_is_not_there_is_named_with_those_that_are()
     {
-        var fault = GardenFileReader.Read(Example.Replace("\"sheet\": \"leafless-pseudobulb\"", "\"sheet\": \"cactus\""), CultureSheets.Shipped).Faults.Single().ToString();
+        var fault = GardenFileReader
+            .Read(Example.Replace("\"sheet\": \"leafless-pseudobulb\"", "\"sheet\": \"cactus\""), CultureSheets.Shipped)
+            .Faults.Single()
+            .ToString();
         Assert.StartsWith("plants[0].sheet: expected one of ", fault);
         Assert.EndsWith("got \"cactus\"", fault);
     }
@@ -116,7 +166,15 @@ public class GardenFileTests
     [Fact]
     public void Parents_older_names_kept_forecasts_and_pictures_travel_along()
     {
-        var forecast = new Forecast("first-flower", "g31", new(2031, 5, 1), new(2031, 6, 1), new(2031, 6, 5), new(2031, 6, 9), "this plant's earlier spike");
+        var forecast = new Forecast(
+            "first-flower",
+            "g31",
+            new(2031, 5, 1),
+            new(2031, 6, 1),
+            new(2031, 6, 5),
+            new(2031, 6, 9),
+            "this plant's earlier spike"
+        );
         var garden = Read(Example);
         var plant = garden.Plants[0] with
         {
@@ -129,7 +187,10 @@ public class GardenFileTests
             Entries = [.. garden.Plants[0].Entries, Specimens.At("2031-05-22", EntryKinds.Photo) with { File = "0198f3c2.jpg" }],
         };
         var back = Read(GardenFileWriter.Write(garden with { Plants = [plant] })).Plants[0];
-        Assert.Equal((plant.Parent, plant.Origin, plant.Source, plant.QuarantineUntil, "0198f3c2.jpg"), (back.Parent, back.Origin, back.Source, back.QuarantineUntil, back.Entries[^1].File));
+        Assert.Equal(
+            (plant.Parent, plant.Origin, plant.Source, plant.QuarantineUntil, "0198f3c2.jpg"),
+            (back.Parent, back.Origin, back.Source, back.QuarantineUntil, back.Entries[^1].File)
+        );
         Assert.Equal(plant.Synonyms, back.Synonyms);
         Assert.Equal(plant.Forecasts, back.Forecasts);
     }
@@ -145,13 +206,23 @@ public class GardenFileTests
         },
         """;
 
-    static readonly string WithMixing = Example.Replace("\"readings\":", Mixing + "\"readings\":").Replace("\"kind\": \"bulbs\", \"text\": \"wrinkled\"", "\"kind\": \"fed\", \"mix\": \"G1\"");
+    static readonly string WithMixing = Example
+        .Replace("\"readings\":", Mixing + "\"readings\":")
+        .Replace("\"kind\": \"bulbs\", \"text\": \"wrinkled\"", "\"kind\": \"fed\", \"mix\": \"G1\"");
 
     [Fact]
     public async Task The_mixing_shelf_travels_along()
     {
         var garden = Read(WithMixing);
-        Assert.Equal((700, "0.125 tsp in 1 gal", 90, "G1"), (garden.Shelf.Tools.MeterScale, garden.Shelf.Recipes[0].Feeds["balanced"].ToString(), garden.Shelf.Batches[0].MeasuredPpm, garden.Plants[0].Entries[^1].Mix));
+        Assert.Equal(
+            (700, "0.125 tsp in 1 gal", 90, "G1"),
+            (
+                garden.Shelf.Tools.MeterScale,
+                garden.Shelf.Recipes[0].Feeds["balanced"].ToString(),
+                garden.Shelf.Batches[0].MeasuredPpm,
+                garden.Plants[0].Entries[^1].Mix
+            )
+        );
         var written = GardenFileWriter.Write(garden);
         Assert.Equal(written, GardenFileWriter.Write(Read(written)));
         var schema = await JsonSchema.FromJsonAsync(GardenSchema.Text, TestContext.Current.CancellationToken);
@@ -162,18 +233,32 @@ public class GardenFileTests
     [Theory]
     [InlineData("\"ph\": 6.2", "\"ph\": 15", "mixing.waters[0].tdsPpm: pH runs from 0 to 14; 15 is outside that.")]
     [InlineData("\"n\": 20", "\"n\": 70", "mixing.feeds[0].n: The label's parts add up to 111.5 %; there are only 100.")]
-    [InlineData("1/8 tsp in 1 gal", "a pinch", "mixing.recipes[0].feeds.balanced: \"a pinch\" is no strength; write 25 %, 100 ppm N, or 1/8 tsp in 1 gal")]
+    [InlineData(
+        "1/8 tsp in 1 gal",
+        "a pinch",
+        "mixing.recipes[0].feeds.balanced: \"a pinch\" is no strength; write 25 %, 100 ppm N, or 1/8 tsp in 1 gal"
+    )]
     [InlineData("{ \"rain\": 100 }", "{ \"rain\": 60 }", "mixing.recipes[0]: The waters make up 60 %; together they are 100.")]
     [InlineData("{ \"rain\": 100 }", "{ \"well\": 100 }", "mixing.recipes[0]: No water here is called \"well\".")]
-    [InlineData("\"recipe\": \"growth\", \"from\"", "\"recipe\": \"bloom\", \"from\"", "mixing.trials[0].recipe: \"bloom\" is not among the recipes")]
+    [InlineData(
+        "\"recipe\": \"growth\", \"from\"",
+        "\"recipe\": \"bloom\", \"from\"",
+        "mixing.trials[0].recipe: \"bloom\" is not among the recipes"
+    )]
     [InlineData("\"meterScale\": 700", "\"meterScale\": 640", "mixing.tools.meterScale: A meter's scale is 500 or 700.")]
     public void Names_the_place_of_a_fault_on_the_shelf(string sound, string broken, string fault) =>
-        Assert.Contains(fault, GardenFileReader.Read(WithMixing.Replace(sound, broken), CultureSheets.Shipped).Faults.Select(found => found.ToString()));
+        Assert.Contains(
+            fault,
+            GardenFileReader.Read(WithMixing.Replace(sound, broken), CultureSheets.Shipped).Faults.Select(found => found.ToString())
+        );
 
     [Fact]
     public void Lists_every_fault_and_takes_nothing()
     {
-        var read = GardenFileReader.Read(Example.Replace("11,", "\"long\",").Replace("growth-started", "grown").Replace("51.5", "\"north\""), CultureSheets.Shipped);
+        var read = GardenFileReader.Read(
+            Example.Replace("11,", "\"long\",").Replace("growth-started", "grown").Replace("51.5", "\"north\""),
+            CultureSheets.Shipped
+        );
         Assert.Null(read.Garden);
         Assert.True(read.Faults.Count >= 3, string.Join("; ", read.Faults));
     }
@@ -187,12 +272,17 @@ public class GardenFileTests
 
     [Fact]
     public void Entries_after_the_last_allowed_day_are_faults() =>
-        Assert.Equal("plants[0].entries[2].on", GardenFileReader.Read(Example, CultureSheets.Shipped, new(2031, 5, 20)).Faults.Single().Place);
+        Assert.Equal(
+            "plants[0].entries[2].on",
+            GardenFileReader.Read(Example, CultureSheets.Shipped, new(2031, 5, 20)).Faults.Single().Place
+        );
 
     [Fact]
     public void Only_format_version_tag_and_taxon_are_needed()
     {
-        var garden = Read("""{ "format": "bud-clock-garden", "version": 1, "plants": [ { "tag": "CYC-01", "taxon": "Cycnoches egertonianum", "entries": [ { "on": "2031-04-20", "kind": "growth-started" }, { "on": "2031-05-20", "kind": "root-length", "value": 8, "unit": "cm" } ] } ] }""");
+        var garden = Read(
+            """{ "format": "bud-clock-garden", "version": 1, "plants": [ { "tag": "CYC-01", "taxon": "Cycnoches egertonianum", "entries": [ { "on": "2031-04-20", "kind": "growth-started" }, { "on": "2031-05-20", "kind": "root-length", "value": 8, "unit": "cm" } ] } ] }"""
+        );
         var advice = Assessor.Shipped.Assess(garden.Plants[0], garden, new(2031, 5, 24)).Advice[0];
         Assert.Equal(Verdict.Look, advice.Verdict);
         Assert.Null(advice.Conditions.Single(c => c.Name == "coolest night").Have);

@@ -29,7 +29,10 @@ public class EntryCheckTests
     public void A_day_to_come_and_a_day_long_ago_are_refused()
     {
         Assert.Null(EntryCheck.Fault(EntryKinds.Soaked, Today, null, null, Today));
-        Assert.EndsWith("is still to come; the log holds what has happened.", EntryCheck.Fault(EntryKinds.Soaked, Today.AddDays(1), null, null, Today));
+        Assert.EndsWith(
+            "is still to come; the log holds what has happened.",
+            EntryCheck.Fault(EntryKinds.Soaked, Today.AddDays(1), null, null, Today)
+        );
         Assert.EndsWith("is too long ago.", EntryCheck.Fault(EntryKinds.Soaked, new(1831, 5, 24), null, null, Today));
     }
 
@@ -64,7 +67,10 @@ public class EntryCheckTests
         Assert.Equal("25–30 May", Dates.Range(new(2031, 5, 25), new(2031, 5, 30)));
         Assert.Equal("28 May – 2 Jun", Dates.Range(new(2031, 5, 28), new(2031, 6, 2)));
         Assert.Equal("24 May", Dates.Range(Today, Today));
-        Assert.Equal(("today", "yesterday", "9 days ago"), (Dates.Ago(Today, Today), Dates.Ago(Today.AddDays(-1), Today), Dates.Ago(Today.AddDays(-9), Today)));
+        Assert.Equal(
+            ("today", "yesterday", "9 days ago"),
+            (Dates.Ago(Today, Today), Dates.Ago(Today.AddDays(-1), Today), Dates.Ago(Today.AddDays(-9), Today))
+        );
         Assert.Equal(("24 May", "24 May 2030"), (Dates.Near(Today, Today), Dates.Near(Today.AddYears(-1), Today)));
     }
 }

@@ -6,12 +6,22 @@ namespace BudClock.Core.Tests.Journal;
 public class UnitTests
 {
     // NIST Handbook 44, appendix C, and NIST SP 811, appendix B.
-    public static TheoryData<string, double, string, double> Published => new()
-    {
-        { "gal", 1, "L", 3.785411784 }, { "cup", 1, "mL", 236.588 }, { "tsp", 1, "mL", 4.929 }, { "oz", 1, "g", 28.3495 },
-        { "in", 1, "cm", 2.54 }, { "ft", 1, "cm", 30.48 }, { "lb", 1, "g", 453.592 }, { "fl oz", 1, "mL", 29.5735 }, { "qt", 1, "L", 0.946353 },
-        { "°F", 212, "°C", 100 }, { "°F", 32, "°C", 0 }, { "°C", 37, "°F", 98.6 },
-    };
+    public static TheoryData<string, double, string, double> Published =>
+        new()
+        {
+            { "gal", 1, "L", 3.785411784 },
+            { "cup", 1, "mL", 236.588 },
+            { "tsp", 1, "mL", 4.929 },
+            { "oz", 1, "g", 28.3495 },
+            { "in", 1, "cm", 2.54 },
+            { "ft", 1, "cm", 30.48 },
+            { "lb", 1, "g", 453.592 },
+            { "fl oz", 1, "mL", 29.5735 },
+            { "qt", 1, "L", 0.946353 },
+            { "°F", 212, "°C", 100 },
+            { "°F", 32, "°C", 0 },
+            { "°C", 37, "°F", 98.6 },
+        };
 
     [Theory]
     [MemberData(nameof(Published))]

@@ -13,7 +13,10 @@ public class OrganBookTests
     [Fact]
     public void A_new_growth_is_an_organ_of_its_own_out_of_the_last_finished_one()
     {
-        var plant = Lycaste(At("2030-04-01", EntryKinds.GrowthStarted).Of("g30"), At("2030-10-01", EntryKinds.GrowthMatured).Of("g30")) with { Organs = [new("g30", "growth", "2030")] };
+        var plant = Lycaste(At("2030-04-01", EntryKinds.GrowthStarted).Of("g30"), At("2030-10-01", EntryKinds.GrowthMatured).Of("g30")) with
+        {
+            Organs = [new("g30", "growth", "2030")],
+        };
         Assert.Equal(new Organ("g31", "growth", "2031", "g30"), Place(plant, NewGrowth).Added.Single());
     }
 
@@ -36,7 +39,10 @@ public class OrganBookTests
     {
         var growing = Lycaste(At("2031-04-01", EntryKinds.GrowthStarted).Of("g31")) with { Organs = [new("g31", "growth", "2031")] };
         Assert.Equal("g31", Place(growing, new EntryDraft(EntryKinds.RootsStarted, Today)).Entries.Single().Organ);
-        Assert.Equal("roots", Place(Lycaste() with { Taxon = "Phalaenopsis amabilis" }, new EntryDraft(EntryKinds.RootsStarted, Today)).Added.Single().Kind);
+        Assert.Equal(
+            "roots",
+            Place(Lycaste() with { Taxon = "Phalaenopsis amabilis" }, new EntryDraft(EntryKinds.RootsStarted, Today)).Added.Single().Kind
+        );
     }
 
     [Fact]
@@ -67,14 +73,21 @@ public class OrganBookTests
     {
         var hoya = Lycaste() with { Taxon = "Hoya carnosa", Organs = [new("p1", "peduncle", "window"), new("p2", "peduncle", "tip")] };
         var choices = Place(hoya, new EntryDraft(EntryKinds.SpikeStarted, Today)).Questions.Single().Choices;
-        Assert.Equal(["p1", "p2", OrganBook.New], choices.Select(choice => choice.Reference).Order(StringComparer.Ordinal).OrderBy(r => r == OrganBook.New));
+        Assert.Equal(
+            ["p1", "p2", OrganBook.New],
+            choices.Select(choice => choice.Reference).Order(StringComparer.Ordinal).OrderBy(r => r == OrganBook.New)
+        );
         Assert.Equal("peduncle", Place(hoya, new EntryDraft(EntryKinds.SpikeStarted, Today, Organ: OrganBook.New)).Added.Single().Kind);
     }
 
     [Fact]
     public void Of_three_tubers_a_soft_one_asks_which()
     {
-        var caladium = Lycaste() with { Taxon = "Caladium bicolor", Organs = [new("t1", "tuber", "a"), new("t2", "tuber", "b"), new("t3", "tuber", "c")] };
+        var caladium = Lycaste() with
+        {
+            Taxon = "Caladium bicolor",
+            Organs = [new("t1", "tuber", "a"), new("t2", "tuber", "b"), new("t3", "tuber", "c")],
+        };
         Assert.Equal(3, Place(caladium, new EntryDraft(EntryKinds.Tuber, Today, Text: "soft")).Questions.Single().Choices.Count);
     }
 
@@ -91,7 +104,10 @@ public class OrganBookTests
     {
         var note = Read("lyc-01 spike 15 cm, leaves firm");
         Assert.False(note.Complete);
-        Assert.Equal(["lyc-01 spike 15 cm #s31b, leaves firm", "lyc-01 spike 15 cm #s31, leaves firm"], note.Questions.Single().Answers.Select(answer => answer.Text));
+        Assert.Equal(
+            ["lyc-01 spike 15 cm #s31b, leaves firm", "lyc-01 spike 15 cm #s31, leaves firm"],
+            note.Questions.Single().Answers.Select(answer => answer.Text)
+        );
         var answered = Read(note.Questions.Single().Answers[1].Text);
         Assert.True(answered.Complete);
         Assert.Equal(["s31", null], answered.Entries.Select(e => e.Organ));
@@ -118,25 +134,44 @@ public class OrganBookTests
     public void Whatever_is_placed_names_an_organ_that_the_plant_has_then()
     {
         var kind = Gen.OneOf<EntryKind>([.. EntryKinds.All.Where(k => OrganParts.Of(k) is not null)]);
-        var entries = from k in kind
-                      from back in Gen.Int[0, 300]
-                      select new EntryDraft(k, Today.AddDays(-back), k.Measure is null ? null : new Quantity(5, Unit.Default(k.Measure.Dimension, false)), k.States.FirstOrDefault());
-        entries.Array[1, 6].Sample(some =>
-        {
-            foreach (var plant in (Plant[])[TwoSpikes, Lycaste(), Lycaste() with { Taxon = "Hoya carnosa" }, Lycaste() with { Taxon = "Alocasia odora" }])
-            {
-                var placed = Place(plant, some);
-                var ids = plant.Organs.Concat(placed.Added).Select(o => o.Id).ToList();
-                Assert.Equal(ids.Distinct(), ids);
-                Assert.All(placed.Entries, e => Assert.True(e.Organ is null || ids.Contains(e.Organ)));
-            }
-        }, iter: 400);
+        var entries =
+            from k in kind
+            from back in Gen.Int[0, 300]
+            select new EntryDraft(
+                k,
+                Today.AddDays(-back),
+                k.Measure is null ? null : new Quantity(5, Unit.Default(k.Measure.Dimension, false)),
+                k.States.FirstOrDefault()
+            );
+        entries
+            .Array[1, 6]
+            .Sample(
+                some =>
+                {
+                    foreach (
+                        var plant in (Plant[])
+                            [TwoSpikes, Lycaste(), Lycaste() with { Taxon = "Hoya carnosa" }, Lycaste() with { Taxon = "Alocasia odora" }]
+                    )
+                    {
+                        var placed = Place(plant, some);
+                        var ids = plant.Organs.Concat(placed.Added).Select(o => o.Id).ToList();
+                        Assert.Equal(ids.Distinct(), ids);
+                        Assert.All(placed.Entries, e => Assert.True(e.Organ is null || ids.Contains(e.Organ)));
+                    }
+                },
+                iter: 400
+            );
     }
 
     static readonly Plant TwoSpikes = Lycaste(
-        At("2031-03-01", EntryKinds.SpikeStarted).Of("s31"), At("2031-05-20", EntryKinds.SpikeLength, Cm(40)).Of("s31"),
-        At("2031-04-10", EntryKinds.SpikeStarted).Of("s31b"), At("2031-05-20", EntryKinds.SpikeLength, Cm(14)).Of("s31b")) with
-    { Organs = [new("s31", "spike", "2031"), new("s31b", "spike", "2031 b")] };
+        At("2031-03-01", EntryKinds.SpikeStarted).Of("s31"),
+        At("2031-05-20", EntryKinds.SpikeLength, Cm(40)).Of("s31"),
+        At("2031-04-10", EntryKinds.SpikeStarted).Of("s31b"),
+        At("2031-05-20", EntryKinds.SpikeLength, Cm(14)).Of("s31b")
+    ) with
+    {
+        Organs = [new("s31", "spike", "2031"), new("s31b", "spike", "2031 b")],
+    };
 
     static readonly NoteContext Context = new(["LYC-01"], Today) { Books = _ => Assess(TwoSpikes).Book };
 

@@ -29,7 +29,9 @@ public class ForecastsTests
     [Fact]
     public void Without_an_open_spike_or_anything_to_go_by_nothing_is_said()
     {
-        Assert.Empty(Forecasts.Read([new(LaneKind.Spike, Start, Start.AddDays(9), Ending: "lost")], null, _ => [], null, Sheet, Start.AddDays(20)));
+        Assert.Empty(
+            Forecasts.Read([new(LaneKind.Spike, Start, Start.AddDays(9), Ending: "lost")], null, _ => [], null, Sheet, Start.AddDays(20))
+        );
         Assert.Null(Says([], [], sheet: CultureSheets.Shipped.Find(CultureSheets.General)));
     }
 
@@ -38,8 +40,10 @@ public class ForecastsTests
     {
         Lane[] lanes =
         [
-            new(LaneKind.Spike, new(2029, 3, 1), new(2029, 4, 1), Ending: "opened"), new(LaneKind.Spike, new(2030, 3, 1), new(2030, 4, 10), Ending: "opened"),
-            new(LaneKind.Spike, new(2031, 3, 1), new(2031, 3, 9), Ending: "lost"), new(LaneKind.Spike, new(2031, 5, 1), null),
+            new(LaneKind.Spike, new(2029, 3, 1), new(2029, 4, 1), Ending: "opened"),
+            new(LaneKind.Spike, new(2030, 3, 1), new(2030, 4, 10), Ending: "opened"),
+            new(LaneKind.Spike, new(2031, 3, 1), new(2031, 3, 9), Ending: "lost"),
+            new(LaneKind.Spike, new(2031, 5, 1), null),
         ];
         Assert.Equal([40], Forecasts.Intervals(Forecasts.FirstFlower, lanes, acquired: new(2029, 3, 20)));
     }
@@ -49,17 +53,30 @@ public class ForecastsTests
     {
         Lane[] lanes =
         [
-            new(LaneKind.Growth, new(2030, 4, 1), new(2030, 9, 28), "g30", Ending: "matured"), new(LaneKind.Growth, Start, null, "g31"),
-            new(LaneKind.Bloom, new(2030, 6, 1), new(2030, 7, 1), "s30", Ending: "faded"), new(LaneKind.Bloom, Start, null, "s31"),
+            new(LaneKind.Growth, new(2030, 4, 1), new(2030, 9, 28), "g30", Ending: "matured"),
+            new(LaneKind.Growth, Start, null, "g31"),
+            new(LaneKind.Bloom, new(2030, 6, 1), new(2030, 7, 1), "s30", Ending: "faded"),
+            new(LaneKind.Bloom, Start, null, "s31"),
         ];
         var said = Forecasts.Read(lanes, null, _ => [], null, Sheet, Start.AddDays(10));
-        Assert.Equal([("matured", "g31", Start.AddDays(180)), ("faded", "s31", Start.AddDays(30))], said.Select(f => (f.Of, f.Organ!, f.Likely)));
+        Assert.Equal(
+            [("matured", "g31", Start.AddDays(180)), ("faded", "s31", Start.AddDays(30))],
+            said.Select(f => (f.Of, f.Organ!, f.Likely))
+        );
     }
 
     [Fact]
     public void A_kept_forecast_tells_its_error_once_the_flower_is_open()
     {
-        var kept = new Forecast(Forecasts.FirstFlower, "s31", Start.AddDays(10), Start.AddDays(36), Start.AddDays(40), Start.AddDays(44), "");
+        var kept = new Forecast(
+            Forecasts.FirstFlower,
+            "s31",
+            Start.AddDays(10),
+            Start.AddDays(36),
+            Start.AddDays(40),
+            Start.AddDays(44),
+            ""
+        );
         Lane[] open = [new(LaneKind.Spike, Start, null, "s31")];
         Lane[] opened = [new(LaneKind.Spike, Start, Start.AddDays(43), "s31", Ending: "opened")];
         Assert.Null(Forecasts.Outcome(kept, open));
@@ -76,9 +93,21 @@ public class ForecastsTests
         Assert.Equal(likely, ahead.Single(lane => lane.Kind is LaneKind.Bloom).From);
     }
 
-    static (DateOnly From, DateOnly Likely, DateOnly To, string Source)? Says(int[] own, int[] kin, DateOnly? today = null, CultureSheet? sheet = null)
+    static (DateOnly From, DateOnly Likely, DateOnly To, string Source)? Says(
+        int[] own,
+        int[] kin,
+        DateOnly? today = null,
+        CultureSheet? sheet = null
+    )
     {
-        Lane[] lanes = [.. own.Select((days, n) => new Lane(LaneKind.Spike, new DateOnly(2020 + n, 1, 1), new DateOnly(2020 + n, 1, 1).AddDays(days), Ending: "opened")), new(LaneKind.Spike, Start, null)];
+        Lane[] lanes =
+        [
+            .. own.Select(
+                (days, n) =>
+                    new Lane(LaneKind.Spike, new DateOnly(2020 + n, 1, 1), new DateOnly(2020 + n, 1, 1).AddDays(days), Ending: "opened")
+            ),
+            new(LaneKind.Spike, Start, null),
+        ];
         var said = Forecasts.Read(lanes, null, _ => kin, "Lycaste", sheet ?? Sheet, today ?? Start.AddDays(20));
         return said is [var one] ? (one.From, one.Likely, one.To, one.Source) : null;
     }

@@ -16,7 +16,10 @@ public class PaceTests
         var stalled = Pace.Read(Spike((0, 2), (7, 5.5), (14, 9), (20, 12), (27, 12.1), (34, 12.2)))!;
         var slow = Pace.Read(Spike((0, 2), (7, 5.5), (14, 9), (18, 10.9), (25, 11.6), (32, 12.3)))!;
         Assert.Equal((PaceKind.Stalled, PaceKind.Slow), (stalled.Kind, slow.Kind));
-        Assert.Equal("12 to 12.2 cm in 14 days, within the error of a reading; the rate before (0.5 cm a day) meant 7 cm more.", stalled.Why);
+        Assert.Equal(
+            "12 to 12.2 cm in 14 days, within the error of a reading; the rate before (0.5 cm a day) meant 7 cm more.",
+            stalled.Why
+        );
         Assert.Equal("0.7 cm in 7 days, 0.1 cm a day; before it was 0.48 cm a day.", slow.Why);
     }
 
@@ -45,9 +48,20 @@ public class PaceTests
     public void Each_season_and_each_organ_is_a_series_of_its_own()
     {
         var series = Series(
-            Roots(new(2030, 5, 1), 3), Roots(new(2030, 5, 10), 6), Roots(new(2031, 5, 1), 2), Roots(new(2031, 5, 10), 5),
-            Roots(new(2031, 5, 9), 4) with { Organ = "g31" }, Roots(new(2031, 5, 12), 0));
-        Assert.Equal(["Roots 2031: 2 5", "Roots lead: 4", "Roots 2030: 3 6"], series.Select(s => $"{s.Label}: {string.Join(' ', s.Points.Select(p => p.Cm))}"));
+            Roots(new(2030, 5, 1), 3),
+            Roots(new(2030, 5, 10), 6),
+            Roots(new(2031, 5, 1), 2),
+            Roots(new(2031, 5, 10), 5),
+            Roots(new(2031, 5, 9), 4) with
+            {
+                Organ = "g31",
+            },
+            Roots(new(2031, 5, 12), 0)
+        );
+        Assert.Equal(
+            ["Roots 2031: 2 5", "Roots lead: 4", "Roots 2030: 3 6"],
+            series.Select(s => $"{s.Label}: {string.Join(' ', s.Points.Select(p => p.Cm))}")
+        );
         Assert.Equal("Roots 2030", series[0].YearBefore(series)!.Label);
     }
 

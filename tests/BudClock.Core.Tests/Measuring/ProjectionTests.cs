@@ -26,7 +26,8 @@ public class ProjectionTests
     public void A_series_that_does_not_rise_has_no_date() => Assert.Null(Projection.Reach(10, Series((0, 5), (7, 5), (14, 4.9)))!.Likely);
 
     [Fact]
-    public void A_slow_end_that_may_never_come_is_left_open() => Assert.Null(Projection.Reach(10, Series((0, 5), (5, 5.4), (10, 5.1), (15, 5.6)))!.To);
+    public void A_slow_end_that_may_never_come_is_left_open() =>
+        Assert.Null(Projection.Reach(10, Series((0, 5), (5, 5.4), (10, 5.1), (15, 5.6)))!.To);
 
     [Fact]
     public void The_range_holds_the_true_day_about_four_times_in_five()
@@ -40,12 +41,14 @@ public class ProjectionTests
             var series = Enumerable.Range(0, 6).Select(i => (Day: i * 4, Cm: (0.35 * i * 4) + 0.5 + (0.234 * Normal(random))));
             var projection = Projection.Reach(15, Series([.. series.Select(s => (s.Day, Math.Max(0.1, s.Cm)))]))!;
             var truth = Start.AddDays((int)Math.Ceiling((15 - 0.5) / 0.35));
-            if (projection.From <= truth && (projection.To is null || truth <= projection.To)) held++;
+            if (projection.From <= truth && (projection.To is null || truth <= projection.To))
+                held++;
         }
         Assert.InRange((double)held / trials, 0.75, 0.97);
     }
 
     static double Normal(Random random) => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
 
-    static List<Measurement> Series(params (int Day, double Cm)[] points) => [.. points.Select(p => new Measurement(Start.AddDays(p.Day), p.Cm))];
+    static List<Measurement> Series(params (int Day, double Cm)[] points) =>
+        [.. points.Select(p => new Measurement(Start.AddDays(p.Day), p.Cm))];
 }

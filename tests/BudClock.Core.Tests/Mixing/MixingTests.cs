@@ -76,28 +76,52 @@ public class MixingTests
     [Fact]
     public void A_carnivore_s_ceiling_and_the_band_of_ph_warn()
     {
-        Assert.Equal(["300 ppm is above the 100 ppm that sundews bear.", "pH 7.4 is outside 5.5 to 6.5, where sundews can take up what is in it."], new Ceiling(100, 5.5, 6.5).Warnings(300, 7.4, "sundews"));
+        Assert.Equal(
+            ["300 ppm is above the 100 ppm that sundews bear.", "pH 7.4 is outside 5.5 to 6.5, where sundews can take up what is in it."],
+            new Ceiling(100, 5.5, 6.5).Warnings(300, 7.4, "sundews")
+        );
         Assert.Empty(Ceiling.Usual.Warnings(300, 6, "orchids"));
     }
 
     [Theory]
     [InlineData(60, 30, 20, "The label's parts add up to 110 %; there are only 100.")]
     [InlineData(-1, 0, 0, "A label gives no negative percent.")]
-    public void A_label_that_cannot_be_is_refused(double n, double p, double k, string fault) => Assert.Equal(fault, new Feed("x", n, p, k).Fault());
+    public void A_label_that_cannot_be_is_refused(double n, double p, double k, string fault) =>
+        Assert.Equal(fault, new Feed("x", n, p, k).Fault());
 
     [Fact]
     public void Solving_forwards_and_back_is_the_identity() =>
-        (from ppm in Gen.Double[1, 500] from litres in Gen.Double[0.1, 500] from percent in Gen.Double[1, 46] select (ppm, litres, percent)).Sample(x =>
-            Assert.Equal(x.ppm, Dose.ForNitrogen(new("any", x.percent, 5, 5), x.ppm, x.litres)!.Elements.N, x.ppm * 1e-9));
+        (
+            from ppm in Gen.Double[1, 500]
+            from litres in Gen.Double[0.1, 500]
+            from percent in Gen.Double[1, 46]
+            select (ppm, litres, percent)
+        ).Sample(x => Assert.Equal(x.ppm, Dose.ForNitrogen(new("any", x.percent, 5, 5), x.ppm, x.litres)!.Elements.N, x.ppm * 1e-9));
 
     [Fact]
     public void A_blend_stays_between_its_parts() =>
-        (from a in Gen.Double[0, 1000] from b in Gen.Double[0, 1000] from litres in Gen.Double[0.01, 50] from more in Gen.Double[0.01, 50] select (a, b, litres, more)).Sample(x =>
-            Assert.InRange(Blend.TdsPpm((new("a", x.a), x.litres), (new("b", x.b), x.more)), Math.Min(x.a, x.b) - 1e-9, Math.Max(x.a, x.b) + 1e-9));
+        (
+            from a in Gen.Double[0, 1000]
+            from b in Gen.Double[0, 1000]
+            from litres in Gen.Double[0.01, 50]
+            from more in Gen.Double[0.01, 50]
+            select (a, b, litres, more)
+        ).Sample(x =>
+            Assert.InRange(
+                Blend.TdsPpm((new("a", x.a), x.litres), (new("b", x.b), x.more)),
+                Math.Min(x.a, x.b) - 1e-9,
+                Math.Max(x.a, x.b) + 1e-9
+            )
+        );
 
     [Fact]
     public void The_error_of_rounding_is_stated_truly() =>
-        (from ppm in Gen.Double[5, 300] from litres in Gen.Double[0.5, 50] from step in Gen.Double[0.01, 1] select (ppm, litres, step)).Sample(x =>
+        (
+            from ppm in Gen.Double[5, 300]
+            from litres in Gen.Double[0.5, 50]
+            from step in Gen.Double[0.01, 1]
+            select (ppm, litres, step)
+        ).Sample(x =>
         {
             var rounded = Dose.ForNitrogen(Balanced, x.ppm, x.litres)!.InSteps(x.step);
             Assert.Equal(x.ppm * (1 + rounded.Error), rounded.Dose.Elements.N, x.ppm * 1e-9);
@@ -106,6 +130,9 @@ public class MixingTests
 
     [Fact]
     public void Units_come_back_as_they_were() =>
-        (from value in Gen.Double[0.001, 1000] from unit in Gen.OneOf(Unit.L, Unit.FlOz, Unit.Cup, Unit.Tsp, Unit.Tbsp, Unit.Gal, Unit.ImpGal) select (value, unit)).Sample(x =>
-            Assert.Equal(x.value, new Quantity(x.value, x.unit).In(Unit.Ml).In(x.unit).Value, x.value * 1e-9));
+        (
+            from value in Gen.Double[0.001, 1000]
+            from unit in Gen.OneOf(Unit.L, Unit.FlOz, Unit.Cup, Unit.Tsp, Unit.Tbsp, Unit.Gal, Unit.ImpGal)
+            select (value, unit)
+        ).Sample(x => Assert.Equal(x.value, new Quantity(x.value, x.unit).In(Unit.Ml).In(x.unit).Value, x.value * 1e-9));
 }

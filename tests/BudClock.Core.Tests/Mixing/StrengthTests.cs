@@ -8,7 +8,13 @@ namespace BudClock.Core.Tests.Mixing;
 public class StrengthTests
 {
     static readonly Feed Balanced = new("Balanced", 20, 20, 20, GramsPerTeaspoon: 5, LabelGramsPerLitre: 1) { Code = "balanced" };
-    static readonly Feed Liquid = new("Bloom", 5, 10, 3, LabelGramsPerLitre: 4.6) { Code = "bloom", Form = Feed.Liquid, DensityGPerMl = 1.15, PricePerKg = 10 };
+    static readonly Feed Liquid = new("Bloom", 5, 10, 3, LabelGramsPerLitre: 4.6)
+    {
+        Code = "bloom",
+        Form = Feed.Liquid,
+        DensityGPerMl = 1.15,
+        PricePerKg = 10,
+    };
 
     static readonly Shelf Shelf = new()
     {
@@ -16,15 +22,18 @@ public class StrengthTests
         Feeds = [Balanced, Liquid, new("Kelp", 0.1, 0, 2, LabelGramsPerLitre: 5) { Code = "kelp", Stimulant = true }],
         Recipes =
         [
-            Recipe("growth", Bottles.Growth, ("balanced", "25 %")), Recipe("full", Bottles.Growth, ("balanced", "100 %")), Recipe("kelp", Bottles.Growth, ("balanced", "25 %"), ("kelp", "50 %")),
+            Recipe("growth", Bottles.Growth, ("balanced", "25 %")),
+            Recipe("full", Bottles.Growth, ("balanced", "100 %")),
+            Recipe("kelp", Bottles.Growth, ("balanced", "25 %"), ("kelp", "50 %")),
         ],
     };
 
-    static Recipe Recipe(string code, string bottle, params (string Feed, string Strength)[] feeds) => new(code, code, bottle)
-    {
-        Waters = new Dictionary<string, double> { ["rain"] = 90, ["tap"] = 10 },
-        Feeds = feeds.ToDictionary(feed => feed.Feed, feed => Strength.Read(feed.Strength)!),
-    };
+    static Recipe Recipe(string code, string bottle, params (string Feed, string Strength)[] feeds) =>
+        new(code, code, bottle)
+        {
+            Waters = new Dictionary<string, double> { ["rain"] = 90, ["tap"] = 10 },
+            Feeds = feeds.ToDictionary(feed => feed.Feed, feed => Strength.Read(feed.Strength)!),
+        };
 
     [Theory]
     [InlineData("25 %", "25 %")]
@@ -54,7 +63,11 @@ public class StrengthTests
     public void What_is_no_strength_is_none(string? written) => Assert.Null(Strength.Read(written));
 
     [Fact]
-    public void Any_text_is_read_without_a_crash() => Gen.String.Sample(text => { _ = Strength.Read(text); });
+    public void Any_text_is_read_without_a_crash() =>
+        Gen.String.Sample(text =>
+        {
+            _ = Strength.Read(text);
+        });
 
     [Fact]
     public void Each_way_of_saying_a_strength_comes_to_the_same_dose() =>
@@ -62,15 +75,31 @@ public class StrengthTests
         {
             var dose = new Strength.Share(x.share).In(x.litres, Balanced)!;
             Assert.Equal(dose.Grams, new Strength.Nitrogen(dose.Elements.N).In(x.litres, Balanced)!.Grams, dose.Grams * 1e-9);
-            Assert.Equal(dose.Grams, new Strength.Measured(new(dose.Grams / Balanced.GramsPerTeaspoon!.Value, Unit.Tsp), new(x.litres, Unit.L)).In(x.litres, Balanced)!.Grams, dose.Grams * 1e-9);
+            Assert.Equal(
+                dose.Grams,
+                new Strength.Measured(new(dose.Grams / Balanced.GramsPerTeaspoon!.Value, Unit.Tsp), new(x.litres, Unit.L))
+                    .In(x.litres, Balanced)!
+                    .Grams,
+                dose.Grams * 1e-9
+            );
             Assert.Equal(x.share, dose.LabelShare!.Value, 1e-9);
         });
 
     [Fact]
     public void Any_strength_is_written_so_that_it_is_read_again() =>
-        (from which in Gen.Int[0, 2] from value in Gen.Double[0.01, 4] from water in Gen.Double[0.1, 50] select (which, value: Math.Round(value, 2) + 0.01, water: Math.Round(water, 2))).Sample(x =>
+        (
+            from which in Gen.Int[0, 2]
+            from value in Gen.Double[0.01, 4]
+            from water in Gen.Double[0.1, 50]
+            select (which, value: Math.Round(value, 2) + 0.01, water: Math.Round(water, 2))
+        ).Sample(x =>
         {
-            Strength strength = x.which switch { 0 => new Strength.Share(x.value), 1 => new Strength.Nitrogen(x.value * 100), _ => new Strength.Measured(new(x.value, Unit.Tsp), new(x.water, Unit.ImpGal)) };
+            Strength strength = x.which switch
+            {
+                0 => new Strength.Share(x.value),
+                1 => new Strength.Nitrogen(x.value * 100),
+                _ => new Strength.Measured(new(x.value, Unit.Tsp), new(x.water, Unit.ImpGal)),
+            };
             Assert.Equal(strength.In(1, Balanced)!.Grams, Strength.Read(strength.ToString())!.In(1, Balanced)!.Grams, 1e-4);
         });
 
@@ -88,9 +117,20 @@ public class StrengthTests
 
     [Fact]
     public void No_recipe_above_what_the_roots_bear_is_chosen_while_one_is_below() =>
-        (from shares in Gen.Double[0.05, 3].Array[1, 6] from wanted in Gen.Double[10, 100] from bears in Gen.Double[50, 1500] select (shares, wanted, bears)).Sample(x =>
+        (
+            from shares in Gen.Double[0.05, 3].Array[1, 6]
+            from wanted in Gen.Double[10, 100]
+            from bears in Gen.Double[50, 1500]
+            select (shares, wanted, bears)
+        ).Sample(x =>
         {
-            var shelf = Shelf with { Recipes = [.. x.shares.Select((share, i) => Recipe($"r{i}", Bottles.Growth, ("balanced", new Strength.Share(share).ToString())))] };
+            var shelf = Shelf with
+            {
+                Recipes =
+                [
+                    .. x.shares.Select((share, i) => Recipe($"r{i}", Bottles.Growth, ("balanced", new Strength.Share(share).ToString()))),
+                ],
+            };
             var chosen = shelf.Litre(shelf.For(Bottles.Growth, x.wanted, x.bears))!.TdsPpm;
             Assert.True(chosen <= x.bears || shelf.Recipes.All(recipe => shelf.Litre(recipe)!.TdsPpm > x.bears));
         });
@@ -101,21 +141,41 @@ public class StrengthTests
     [InlineData(50, 40, 30, 0, "The label's parts add up to 120 %; there are only 100.")]
     [InlineData(double.NaN, 0, 0, 0, "A label gives no negative percent.")]
     [InlineData(20, 20, 20, 10, null)]
-    public void A_label_is_sound_or_says_why_not(double n, double p, double k, double urea, string? fault) => Assert.Equal(fault, new Feed("x", n, p, k) { UreaNPercent = urea }.Fault());
+    public void A_label_is_sound_or_says_why_not(double n, double p, double k, double urea, string? fault) =>
+        Assert.Equal(fault, new Feed("x", n, p, k) { UreaNPercent = urea }.Fault());
 
     [Fact]
     public void A_stimulant_above_half_its_dose_and_softened_water_are_cautioned()
     {
-        var shelf = Shelf with { Waters = [.. Shelf.Waters, new("Kitchen", 300) { Code = "soft", Kind = Water.Softened, Measured = new(2031, 5, 1) }] };
+        var shelf = Shelf with
+        {
+            Waters =
+            [
+                .. Shelf.Waters,
+                new("Kitchen", 300)
+                {
+                    Code = "soft",
+                    Kind = Water.Softened,
+                    Measured = new(2031, 5, 1),
+                },
+            ],
+        };
         var recipe = Recipe("odd", Bottles.Growth, ("kelp", "75 %")) with { Waters = new Dictionary<string, double> { ["soft"] = 100 } };
-        Assert.Equal(["Kitchen is softened: its lime was traded for sodium, which harms roots. Draw tap water from before the softener.", "Kelp is a stimulant: half its label's bare-root dose at most, and on trial (F11)."], recipe.Cautions(shelf, new(2031, 5, 24)));
+        Assert.Equal(
+            [
+                "Kitchen is softened: its lime was traded for sodium, which harms roots. Draw tap water from before the softener.",
+                "Kelp is a stimulant: half its label's bare-root dose at most, and on trial (F11).",
+            ],
+            recipe.Cautions(shelf, new(2031, 5, 24))
+        );
         Assert.Empty(Recipe("fine", Bottles.Growth, ("kelp", "50 %")).Cautions(Shelf, new(2031, 5, 24)));
     }
 
     [Fact]
     public void A_volume_in_a_field_is_read_as_what_it_was() =>
         (from litres in Gen.Double[0.2, 100] from us in Gen.Bool select (litres, us)).Sample(x =>
-            Assert.Equal(x.litres, AmountReader.Read(Volumes.Typed(x.litres, x.us), null)!.Value.InBase / 1000, x.litres * 0.003));
+            Assert.Equal(x.litres, AmountReader.Read(Volumes.Typed(x.litres, x.us), null)!.Value.InBase / 1000, x.litres * 0.003)
+        );
 
     [Fact] // the bottles of rule F1, and F8: a leaf mist of about 100 ppm
     public void The_example_shelf_fills_every_bottle_within_what_fine_roots_bear()
@@ -130,9 +190,18 @@ public class StrengthTests
     }
 
     [Fact] // NIST Handbook 44, appendix C, and SP 811: US gallon 3.785411784 L, cup 236.588 mL, teaspoon 4.929 mL, ounce 28.3495 g; metric drop 0.05 mL (common practice)
-    public void Kitchen_and_laboratory_units_are_those_of_the_standards() => Assert.Equal(
-        (3785.411784, 236.588, 4.929, 28.3495, 4546.09, 0.05),
-        (Unit.Gal.Factor, Math.Round(Unit.Cup.Factor, 3), Math.Round(Unit.Tsp.Factor, 3), Math.Round(Unit.Oz.Factor, 4), Unit.ImpGal.Factor, Unit.Drop.Factor));
+    public void Kitchen_and_laboratory_units_are_those_of_the_standards() =>
+        Assert.Equal(
+            (3785.411784, 236.588, 4.929, 28.3495, 4546.09, 0.05),
+            (
+                Unit.Gal.Factor,
+                Math.Round(Unit.Cup.Factor, 3),
+                Math.Round(Unit.Tsp.Factor, 3),
+                Math.Round(Unit.Oz.Factor, 4),
+                Unit.ImpGal.Factor,
+                Unit.Drop.Factor
+            )
+        );
 
     [Fact] // atomic weights (IUPAC): 2 N in CO(NH2)2 are 28.014 of 60.056
     public void Urea_shows_on_no_meter()
@@ -157,24 +226,52 @@ public class StrengthTests
     [Fact]
     public void A_recipe_that_cannot_be_mixed_says_everything_that_is_wrong()
     {
-        var odd = Recipe("odd", Bottles.Plain, ("balanced", "1 tsp in 1 L"), ("lost", "25 %")) with { Waters = new Dictionary<string, double> { ["rain"] = 80, ["well"] = 10 } };
+        var odd = Recipe("odd", Bottles.Plain, ("balanced", "1 tsp in 1 L"), ("lost", "25 %")) with
+        {
+            Waters = new Dictionary<string, double> { ["rain"] = 80, ["well"] = 10 },
+        };
         var shelf = Shelf with { Feeds = [Balanced with { GramsPerTeaspoon = null }] };
         Assert.Equal(
-            ["No water here is called \"well\".", "No feed here is called \"lost\".", "The waters make up 90 %; together they are 100.", "The plain bottle is water without feed.", "A spoon is a volume: weigh a level teaspoon of Balanced first."],
-            odd.In(1, shelf).Faults);
+            [
+                "No water here is called \"well\".",
+                "No feed here is called \"lost\".",
+                "The waters make up 90 %; together they are 100.",
+                "The plain bottle is water without feed.",
+                "A spoon is a volume: weigh a level teaspoon of Balanced first.",
+            ],
+            odd.In(1, shelf).Faults
+        );
     }
 
     [Fact]
-    public void Slow_release_goes_into_no_bottle() => Assert.Equal(["Balanced is slow release: it goes onto the medium once, not into a bottle."],
-        Recipe("odd", Bottles.Growth, ("balanced", "25 %")).In(1, Shelf with { Feeds = [Balanced with { Form = Feed.SlowRelease }] }).Faults);
+    public void Slow_release_goes_into_no_bottle() =>
+        Assert.Equal(
+            ["Balanced is slow release: it goes onto the medium once, not into a bottle."],
+            Recipe("odd", Bottles.Growth, ("balanced", "25 %"))
+                .In(1, Shelf with { Feeds = [Balanced with { Form = Feed.SlowRelease }] })
+                .Faults
+        );
 
     [Fact]
     public void A_dose_comes_in_what_one_has_the_most_exact_first()
     {
         var ways = InHand.Of(Dose.ForLabelShare(Liquid, 0.25, 1)!, Tools.Usual); // 1.15 g, 1 mL
-        Assert.Equal(["1 mL in the syringe", "20 drops", "1.1 g on the scale", "1/4 tsp, level"], ways.Select(way => way.Words).Order(StringComparer.Ordinal).OrderBy(words => words.Contains("mL") ? 0 : words.Contains("drops") ? 1 : words.Contains("scale") ? 2 : 3));
+        Assert.Equal(
+            ["1 mL in the syringe", "20 drops", "1.1 g on the scale", "1/4 tsp, level"],
+            ways.Select(way => way.Words)
+                .Order(StringComparer.Ordinal)
+                .OrderBy(words =>
+                    words.Contains("mL") ? 0
+                    : words.Contains("drops") ? 1
+                    : words.Contains("scale") ? 2
+                    : 3
+                )
+        );
         Assert.Equal(0, ways[0].Measurable.Error, 1e-9);
-        Assert.All(ways.Zip(ways.Skip(1)), pair => Assert.True(Math.Abs(pair.First.Measurable.Error) <= Math.Abs(pair.Second.Measurable.Error)));
+        Assert.All(
+            ways.Zip(ways.Skip(1)),
+            pair => Assert.True(Math.Abs(pair.First.Measurable.Error) <= Math.Abs(pair.Second.Measurable.Error))
+        );
     }
 
     [Theory]
@@ -223,7 +320,10 @@ public class StrengthTests
     {
         var trying = Shelf with { Trials = [new("t", "growth", new(2031, 5, 1), ["A-1"])] };
         Assert.Equal("full", trying.For(Bottles.Growth, 25, 1200)!.Code); // kelp holds a stimulant
-        Assert.Equal("growth", (trying with { Trials = [trying.Trials[0] with { Ended = new(2031, 5, 20) }] }).For(Bottles.Growth, 25, 1200)!.Code);
+        Assert.Equal(
+            "growth",
+            (trying with { Trials = [trying.Trials[0] with { Ended = new(2031, 5, 20) }] }).For(Bottles.Growth, 25, 1200)!.Code
+        );
     }
 
     [Fact]
@@ -239,7 +339,10 @@ public class StrengthTests
     {
         var today = new DateOnly(2031, 5, 24);
         Assert.Contains("sodium", Assert.Single((new Water("Kitchen", 300) { Kind = Water.Softened, Measured = today }).Cautions(today)));
-        Assert.Equal("Tap was last measured on 2 Oct 2030: tap water changes with the season, measure it again.", Assert.Single((new Water("Tap", 300) { Kind = Water.Tap, Measured = new(2030, 10, 2) }).Cautions(today)));
+        Assert.Equal(
+            "Tap was last measured on 2 Oct 2030: tap water changes with the season, measure it again.",
+            Assert.Single((new Water("Tap", 300) { Kind = Water.Tap, Measured = new(2030, 10, 2) }).Cautions(today))
+        );
         Assert.Empty((new Water("Rain", 10) { Kind = Water.Rain }).Cautions(today));
         Assert.Equal("pH runs from 0 to 14; 15 is outside that.", (new Water("Odd", 10) { Ph = 15 }).Fault());
     }

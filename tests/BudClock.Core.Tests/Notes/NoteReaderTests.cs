@@ -117,14 +117,40 @@ public class NoteReaderTests
     [Fact]
     public void It_never_throws_whatever_is_typed()
     {
-        var words = Gen.OneOf("lyc-01", "roots", "8,5", "cm", ",", "yesterday", "½", "on", "31", "feb", "bulbs", "note", "-", "2031-02-30", "1/0", "ago", "\"", "\n", "99999999999999", "of", "may");
+        var words = Gen.OneOf(
+            "lyc-01",
+            "roots",
+            "8,5",
+            "cm",
+            ",",
+            "yesterday",
+            "½",
+            "on",
+            "31",
+            "feb",
+            "bulbs",
+            "note",
+            "-",
+            "2031-02-30",
+            "1/0",
+            "ago",
+            "\"",
+            "\n",
+            "99999999999999",
+            "of",
+            "may"
+        );
         var salad = words.List[0, 12].Select(list => string.Join(' ', list));
-        Gen.OneOf(Gen.String, salad, Gen.String[Gen.Char['\0', '\uffff'], 0, 60].Select(s => "lyc-01 " + s)).Sample(line =>
-        {
-            var note = NoteReader.Read(line, Context);
-            Assert.True(note.Complete || note.Tag is null || note.Entries.Count == 0 || note.Unread.Count > 0);
-            Assert.All(note.Unread, unread => Assert.Equal(unread.Fragment, line.Substring(unread.Start, unread.Fragment.Length)));
-        }, iter: 2000);
+        Gen.OneOf(Gen.String, salad, Gen.String[Gen.Char['\0', '\uffff'], 0, 60].Select(s => "lyc-01 " + s))
+            .Sample(
+                line =>
+                {
+                    var note = NoteReader.Read(line, Context);
+                    Assert.True(note.Complete || note.Tag is null || note.Entries.Count == 0 || note.Unread.Count > 0);
+                    Assert.All(note.Unread, unread => Assert.Equal(unread.Fragment, line.Substring(unread.Start, unread.Fragment.Length)));
+                },
+                iter: 2000
+            );
     }
 
     [Fact]
@@ -136,19 +162,45 @@ public class NoteReaderTests
             from value in Gen.Int[0, 300]
             from given in Gen.Bool
             let state = kind.States.Length > 0 && !(given && kind.Measure is not null) ? kind.States[value % kind.States.Length] : null
-            let number = kind.Measure is { } m && state is null && (m.Required || given) ? new Quantity(value / 10.0, Unit.Default(m.Dimension, false)) : (Quantity?)null
-            select new EntryDraft(kind, Specimens.Today.AddDays(-back), number, state ?? (kind == EntryKinds.Note ? "a hole, in the leaf" : null));
-        entry.Where(e => EntryCheck.Fault(e.Kind, e.On, e.Amount, e.Text, Specimens.Today) is null).Sample(printed =>
-        {
-            var line = new ReadNote("", ["LYC-01"], [printed], []).Canonical;
-            var read = NoteReader.Read(line, Context);
-            Assert.True(read.Complete, $"{line}: {string.Join(" ", read.Unread.Select(u => u.Why))}");
-            Assert.Equal(printed, read.Entries.Single());
-        }, iter: 2000);
+            let number = kind.Measure is { } m && state is null && (m.Required || given)
+                ? new Quantity(value / 10.0, Unit.Default(m.Dimension, false))
+                : (Quantity?)null
+            select new EntryDraft(
+                kind,
+                Specimens.Today.AddDays(-back),
+                number,
+                state ?? (kind == EntryKinds.Note ? "a hole, in the leaf" : null)
+            );
+        entry
+            .Where(e => EntryCheck.Fault(e.Kind, e.On, e.Amount, e.Text, Specimens.Today) is null)
+            .Sample(
+                printed =>
+                {
+                    var line = new ReadNote("", ["LYC-01"], [printed], []).Canonical;
+                    var read = NoteReader.Read(line, Context);
+                    Assert.True(read.Complete, $"{line}: {string.Join(" ", read.Unread.Select(u => u.Why))}");
+                    Assert.Equal(printed, read.Entries.Single());
+                },
+                iter: 2000
+            );
     }
 
-    static string Shown(ReadNote note) => $"{string.Join('+', note.Tags)}: " + string.Join("; ", note.Entries.Select(e => string.Join(' ', new[]
-    {
-        e.Kind.Name, e.Amount?.ToString(), e.Kind.States.Length > 0 || e.Text is null ? e.Text : $"\"{e.Text}\"", $"{e.On:MM-dd}",
-    }.Where(part => part is not null)))) + string.Concat(note.Unread.Select(u => $" ?{u.Fragment}"));
+    static string Shown(ReadNote note) =>
+        $"{string.Join('+', note.Tags)}: "
+        + string.Join(
+            "; ",
+            note.Entries.Select(e =>
+                string.Join(
+                    ' ',
+                    new[]
+                    {
+                        e.Kind.Name,
+                        e.Amount?.ToString(),
+                        e.Kind.States.Length > 0 || e.Text is null ? e.Text : $"\"{e.Text}\"",
+                        $"{e.On:MM-dd}",
+                    }.Where(part => part is not null)
+                )
+            )
+        )
+        + string.Concat(note.Unread.Select(u => $" ?{u.Fragment}"));
 }

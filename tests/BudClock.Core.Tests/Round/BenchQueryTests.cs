@@ -10,11 +10,31 @@ public class BenchQueryTests
 
     static readonly Plant[] Plants =
     [
-        WithRoots(11) with { Tag = "C-1", Name = "Yellow" },
-        WithRoots(4, At(Today, EntryKinds.SpikeStarted)) with { Tag = "A-1", Place = "sill", Medium = "moss" },
-        Lycaste(At(Today, EntryKinds.Note, text: "a hole in the leaf")) with { Tag = "B-1", Taxon = "Hoya carnosa", Place = null },
-        Waking(Roots(Today.AddDays(-15), 3)) with { Tag = "D-1" },
-        WithRoots(11, At(Today, EntryKinds.Died)) with { Tag = "E-1" },
+        WithRoots(11) with
+        {
+            Tag = "C-1",
+            Name = "Yellow",
+        },
+        WithRoots(4, At(Today, EntryKinds.SpikeStarted)) with
+        {
+            Tag = "A-1",
+            Place = "sill",
+            Medium = "moss",
+        },
+        Lycaste(At(Today, EntryKinds.Note, text: "a hole in the leaf")) with
+        {
+            Tag = "B-1",
+            Taxon = "Hoya carnosa",
+            Place = null,
+        },
+        Waking(Roots(Today.AddDays(-15), 3)) with
+        {
+            Tag = "D-1",
+        },
+        WithRoots(11, At(Today, EntryKinds.Died)) with
+        {
+            Tag = "E-1",
+        },
     ];
 
     [Theory]
@@ -24,7 +44,8 @@ public class BenchQueryTests
     [InlineData("hole", "B-1")]
     [InlineData("moss yellow", "")]
     [InlineData("unplaced", "B-1")]
-    public void Finds_by_any_word_in_walking_order(string search, string expected) => Assert.Equal(expected, Tags(new() { Search = search }));
+    public void Finds_by_any_word_in_walking_order(string search, string expected) =>
+        Assert.Equal(expected, Tags(new() { Search = search }));
 
     [Theory]
     [InlineData("in spike", "A-1")]
@@ -47,5 +68,6 @@ public class BenchQueryTests
         Assert.Equal("B-1", Tags(new() { Sheet = "wax-vine-thick" }));
     }
 
-    static string Tags(BenchQuery query) => string.Join(' ', query.Of(Plants.Select(plant => Assess(plant)), Places).Select(a => a.Plant.Tag));
+    static string Tags(BenchQuery query) =>
+        string.Join(' ', query.Of(Plants.Select(plant => Assess(plant)), Places).Select(a => a.Plant.Tag));
 }

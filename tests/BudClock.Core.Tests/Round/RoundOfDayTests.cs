@@ -13,9 +13,21 @@ public class RoundOfDayTests
     public void Goes_place_by_place_with_what_is_to_do_before_what_is_to_look_at()
     {
         var round = RoundOf(
-            Named("A-1", Waking(Roots(Today.AddDays(-9), 4))), Named("B-1", WithRoots(11)),
-            Named("C-1", WithRoots(11)) with { Place = "sill" }, Named("D-1", WithRoots(11)) with { Place = null });
-        Assert.Equal(["Sill: C-1", "South bench: B-1 A-1", ": D-1"], round.Asking.Select(p => $"{p.Place?.Name}: {string.Join(' ', p.Plants.Select(a => a.Plant.Tag))}"));
+            Named("A-1", Waking(Roots(Today.AddDays(-9), 4))),
+            Named("B-1", WithRoots(11)),
+            Named("C-1", WithRoots(11)) with
+            {
+                Place = "sill",
+            },
+            Named("D-1", WithRoots(11)) with
+            {
+                Place = null,
+            }
+        );
+        Assert.Equal(
+            ["Sill: C-1", "South bench: B-1 A-1", ": D-1"],
+            round.Asking.Select(p => $"{p.Place?.Name}: {string.Join(' ', p.Plants.Select(a => a.Plant.Tag))}")
+        );
         Assert.Equal((3, 1), (round.ToDo, round.ToLookAt));
     }
 

@@ -17,14 +17,37 @@ sealed record Situated(string Name, Plant Plant, Surroundings Around, DateOnly O
         Assert.True(parts.Length == 6, $"expected six parts: {line}");
         var on = DateOnly.ParseExact(parts[2].Trim(), "yyyy-MM-dd", CultureInfo.InvariantCulture);
         var facts = parts[1].Split(';', StringSplitOptions.TrimEntries);
-        var plant = new Plant { Tag = "A-1", Taxon = facts[0], Place = "here", Acquired = new(2028, 3, 1), Pot = new(12, 12, "plastic"), Entries = Log(parts[3], on) };
+        var plant = new Plant
+        {
+            Tag = "A-1",
+            Taxon = facts[0],
+            Place = "here",
+            Acquired = new(2028, 3, 1),
+            Pot = new(12, 12, "plastic"),
+            Entries = Log(parts[3], on),
+        };
         var around = new Surroundings(new("Glass", 51.5, 0.7, "Europe/London"));
-        double? night = null, day = null, air = null;
+        double? night = null,
+            day = null,
+            air = null;
         IReadOnlyList<ForecastDay> ahead = [];
-        foreach (var fact in facts.Skip(1)) Take(fact);
-        Seen<double>[] Days(double? value) => value is { } known ? [.. Enumerable.Range(0, 4).Select(back => new Seen<double>(known, on.AddDays(-back)))] : [];
-        around = around with { Weather = new(Days(night), Days(day), Days(air), ahead), Place = around.Place ?? new("here", "Here", "indoors") };
-        return new(parts[0].Trim(), plant, around, on, [.. parts[4].Split(';', StringSplitOptions.TrimEntries).Select(Wanted.Read)], parts[5].Trim());
+        foreach (var fact in facts.Skip(1))
+            Take(fact);
+        Seen<double>[] Days(double? value) =>
+            value is { } known ? [.. Enumerable.Range(0, 4).Select(back => new Seen<double>(known, on.AddDays(-back)))] : [];
+        around = around with
+        {
+            Weather = new(Days(night), Days(day), Days(air), ahead),
+            Place = around.Place ?? new("here", "Here", "indoors"),
+        };
+        return new(
+            parts[0].Trim(),
+            plant,
+            around,
+            on,
+            [.. parts[4].Split(';', StringSplitOptions.TrimEntries).Select(Wanted.Read)],
+            parts[5].Trim()
+        );
 
         void Take(string fact)
         {
@@ -32,21 +55,51 @@ sealed record Situated(string Name, Plant Plant, Surroundings Around, DateOnly O
             var rest = words.ElementAtOrDefault(1) ?? "";
             switch (words[0])
             {
-                case "indoors" or "glasshouse" or "outdoors" or "cold-frame" or "store": around = around with { Place = new("here", "Here", words[0], around.Place?.LampHours) }; break;
-                case "lamps": around = around with { Place = (around.Place ?? new("here", "Here", "indoors")) with { LampHours = Number(rest) } }; break;
-                case "nights": night = Number(rest); break;
-                case "days": day = Number(rest); break;
-                case "air": air = Number(rest); break;
-                case "forecast": ahead = [.. rest.Split(' ').Select((min, index) => new ForecastDay("here", on.AddDays(index), Number(min), null))]; break;
-                case "latitude": around = around with { Garden = around.Garden with { Latitude = Number(rest) } }; break;
-                case "no": around = around with { Garden = around.Garden with { Latitude = null } }; break;
-                case "came": plant = plant with { Acquired = DateOnly.ParseExact(rest, "yyyy-MM-dd", CultureInfo.InvariantCulture) }; break;
-                case "pot": plant = plant with { Pot = new(Number(rest), Number(rest), "plastic") }; break;
-                case "cover": plant = plant with { Pot = plant.Pot! with { Kind = "cover pot" } }; break;
-                case "cutting" or "corm" or "division": plant = plant with { Origin = words[0] }; break;
-                case "leaf": plant = plant with { Origin = "leaf" }; break;
-                case "school": plant = plant with { Schools = Choices.None.With(rest.Split(' ')[0], rest.Split(' ')[1]) }; break;
-                default: plant = plant with { Medium = fact }; break;
+                case "indoors" or "glasshouse" or "outdoors" or "cold-frame" or "store":
+                    around = around with { Place = new("here", "Here", words[0], around.Place?.LampHours) };
+                    break;
+                case "lamps":
+                    around = around with { Place = (around.Place ?? new("here", "Here", "indoors")) with { LampHours = Number(rest) } };
+                    break;
+                case "nights":
+                    night = Number(rest);
+                    break;
+                case "days":
+                    day = Number(rest);
+                    break;
+                case "air":
+                    air = Number(rest);
+                    break;
+                case "forecast":
+                    ahead = [.. rest.Split(' ').Select((min, index) => new ForecastDay("here", on.AddDays(index), Number(min), null))];
+                    break;
+                case "latitude":
+                    around = around with { Garden = around.Garden with { Latitude = Number(rest) } };
+                    break;
+                case "no":
+                    around = around with { Garden = around.Garden with { Latitude = null } };
+                    break;
+                case "came":
+                    plant = plant with { Acquired = DateOnly.ParseExact(rest, "yyyy-MM-dd", CultureInfo.InvariantCulture) };
+                    break;
+                case "pot":
+                    plant = plant with { Pot = new(Number(rest), Number(rest), "plastic") };
+                    break;
+                case "cover":
+                    plant = plant with { Pot = plant.Pot! with { Kind = "cover pot" } };
+                    break;
+                case "cutting" or "corm" or "division":
+                    plant = plant with { Origin = words[0] };
+                    break;
+                case "leaf":
+                    plant = plant with { Origin = "leaf" };
+                    break;
+                case "school":
+                    plant = plant with { Schools = Choices.None.With(rest.Split(' ')[0], rest.Split(' ')[1]) };
+                    break;
+                default:
+                    plant = plant with { Medium = fact };
+                    break;
             }
         }
     }
@@ -60,26 +113,37 @@ sealed record Situated(string Name, Plant Plant, Surroundings Around, DateOnly O
         foreach (var line in log.Split(',', StringSplitOptions.TrimEntries))
         {
             var words = line.Split(' ', 2);
-            if (Day(words[0], on) is { } dated) (day, words[0]) = (dated, "");
+            if (Day(words[0], on) is { } dated)
+                (day, words[0]) = (dated, "");
             var text = words[0].Length == 0 ? words[1] : line;
             if (words[0].Length > 0)
             {
                 // A comma inside a free text belongs to the entry before it.
-                entries[^1] = entries[^1] with { Text = $"{entries[^1].Text}, {text}" };
+                entries[^1] = entries[^1] with
+                {
+                    Text = $"{entries[^1].Text}, {text}",
+                };
                 continue;
             }
             var note = NoteReader.Read($"a-1 {text}", new(["A-1"], day!.Value));
             Assert.True(note.Complete, $"{line}: {string.Join(" ", note.Unread.Select(u => u.Why))}");
             entries.AddRange(note.Entries.Select(e => Specimens.At(day.Value, e.Kind, e.Amount, e.Text)));
         }
-        return [.. entries.Select((e, index) => e with { Logged = new DateTimeOffset(e.On, TimeOnly.MinValue, TimeSpan.Zero).AddSeconds(index) })];
+        return
+        [
+            .. entries.Select(
+                (e, index) => e with { Logged = new DateTimeOffset(e.On, TimeOnly.MinValue, TimeSpan.Zero).AddSeconds(index) }
+            ),
+        ];
     }
 
     /// <summary>"06-14" is the last such day up to the day asked about.</summary>
     static DateOnly? Day(string word, DateOnly on)
     {
-        if (DateOnly.TryParseExact(word, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var whole)) return whole;
-        if (!DateOnly.TryParseExact($"{on.Year}-{word}", "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)) return null;
+        if (DateOnly.TryParseExact(word, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var whole))
+            return whole;
+        if (!DateOnly.TryParseExact($"{on.Year}-{word}", "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day))
+            return null;
         return day > on ? day.AddYears(-1) : day;
     }
 }
@@ -89,14 +153,29 @@ sealed record Wanted(string Text, bool Never, string[] Verdicts, string[] Topics
 {
     public static Wanted Read(string text)
     {
-        var match = Regex.Match(text, @"^(?<never>never )?(?<verdict>phase|[a-z/]+) (?<topic>[a-z/-]+)( act (?<act>[a-z-]+))?( says (?<says>.+))?$");
+        var match = Regex.Match(
+            text,
+            @"^(?<never>never )?(?<verdict>phase|[a-z/]+) (?<topic>[a-z/-]+)( act (?<act>[a-z-]+))?( says (?<says>.+))?$"
+        );
         Assert.True(match.Success, $"no verdict: {text}");
         string? Group(string name) => match.Groups[name].Success ? match.Groups[name].Value : null;
-        return new(text, match.Groups["never"].Success, match.Groups["verdict"].Value.Split('/'), match.Groups["topic"].Value.Split('/'), Group("act"), Group("says"));
+        return new(
+            text,
+            match.Groups["never"].Success,
+            match.Groups["verdict"].Value.Split('/'),
+            match.Groups["topic"].Value.Split('/'),
+            Group("act"),
+            Group("says")
+        );
     }
 
-    public bool Holds(Assessment said) => Verdicts is ["phase"]
-        ? Topics.Contains(said.Phase.Phase.Name())
-        : said.Advice.Any(advice => Verdicts.Contains(advice.Verdict.ToString().ToLowerInvariant()) && Topics.Contains(advice.Topic)
-            && (Act is null || advice.Care.Facts().Name == Act) && (Says is null || advice.Reason.Contains(Says, StringComparison.OrdinalIgnoreCase))) != Never;
+    public bool Holds(Assessment said) =>
+        Verdicts is ["phase"]
+            ? Topics.Contains(said.Phase.Phase.Name())
+            : said.Advice.Any(advice =>
+                Verdicts.Contains(advice.Verdict.ToString().ToLowerInvariant())
+                && Topics.Contains(advice.Topic)
+                && (Act is null || advice.Care.Facts().Name == Act)
+                && (Says is null || advice.Reason.Contains(Says, StringComparison.OrdinalIgnoreCase))
+            ) != Never;
 }

@@ -21,9 +21,12 @@ public class YearsTests
         {
             var assessment = Assessor.Shipped.Assess(course.Plant(logged), course.AroundOn(on), on);
             var said = assessment.Advice.Select(a => $"{a.Verdict.ToString().ToLowerInvariant()} {a.Rule}").ToList();
-            var shown = $"{title}, {on:yyyy-MM-dd}: expected {expected}, said {string.Join(", ", assessment.Advice.Select(a => $"{a.Verdict} {a.Rule} ({a.Reason})"))}";
-            if (silent) Assert.True(said.All(s => !s.EndsWith(' ' + expected)), shown);
-            else Assert.True(said.Contains(expected), shown);
+            var shown =
+                $"{title}, {on:yyyy-MM-dd}: expected {expected}, said {string.Join(", ", assessment.Advice.Select(a => $"{a.Verdict} {a.Rule} ({a.Reason})"))}";
+            if (silent)
+                Assert.True(said.All(s => !s.EndsWith(' ' + expected)), shown);
+            else
+                Assert.True(said.Contains(expected), shown);
         }
     }
 
@@ -50,12 +53,19 @@ public class YearsTests
     static List<Course> Read()
     {
         var courses = new List<Course>();
-        foreach (var line in File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Years", "years.txt")).Where(line => line.Length > 0 && !line.StartsWith('#')))
+        foreach (
+            var line in File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Years", "years.txt"))
+                .Where(line => line.Length > 0 && !line.StartsWith('#'))
+        )
         {
-            if (line.StartsWith("== ", StringComparison.Ordinal)) courses.Add(Head(line[3..]));
-            else if (line.StartsWith("nights ", StringComparison.Ordinal)) courses[^1].NightC = double.Parse(line[7..]);
-            else if (line[0] is '?' or '-') courses[^1].Checks.Add((DateOnly.ParseExact(line[2..12], "yyyy-MM-dd"), line[13..], line[0] == '-', courses[^1].Log.Count));
-            else Log(courses[^1], line);
+            if (line.StartsWith("== ", StringComparison.Ordinal))
+                courses.Add(Head(line[3..]));
+            else if (line.StartsWith("nights ", StringComparison.Ordinal))
+                courses[^1].NightC = double.Parse(line[7..]);
+            else if (line[0] is '?' or '-')
+                courses[^1].Checks.Add((DateOnly.ParseExact(line[2..12], "yyyy-MM-dd"), line[13..], line[0] == '-', courses[^1].Log.Count));
+            else
+                Log(courses[^1], line);
         }
         return courses;
     }
@@ -63,14 +73,30 @@ public class YearsTests
     static Course Head(string line)
     {
         var parts = line.Split(" | ");
-        var course = new Course(line, new() { Tag = "A-1", Taxon = parts[0], Place = "here" }, [], []);
+        var course = new Course(
+            line,
+            new()
+            {
+                Tag = "A-1",
+                Taxon = parts[0],
+                Place = "here",
+            },
+            [],
+            []
+        );
         foreach (var part in parts.Skip(1).Select(part => part.Split(' ', 2)))
             course = part switch
             {
                 ["medium", var medium] => course with { Basis = course.Basis with { Medium = medium } },
                 ["sheet", var sheet] => course with { Basis = course.Basis with { Sheet = sheet } },
-                ["school", var school] => course with { Basis = course.Basis with { Schools = Choices.None.With(school.Split(' ')[0], school.Split(' ')[1]) } },
-                ["lamps", var hours] => course with { Around = course.Around with { Place = new("here", "Here", "indoors", double.Parse(hours)) } },
+                ["school", var school] => course with
+                {
+                    Basis = course.Basis with { Schools = Choices.None.With(school.Split(' ')[0], school.Split(' ')[1]) },
+                },
+                ["lamps", var hours] => course with
+                {
+                    Around = course.Around with { Place = new("here", "Here", "indoors", double.Parse(hours)) },
+                },
                 ["place", var setting] => course with { Around = course.Around with { Place = new("here", "Here", setting) } },
                 _ => course,
             };
@@ -82,6 +108,11 @@ public class YearsTests
         var note = NoteReader.Read($"a-1 {line}", new(["A-1"], Last));
         Assert.True(note.Complete, $"{line}: {string.Join(" ", note.Unread.Select(u => u.Why))}");
         foreach (var entry in note.Entries)
-            course.Log.Add(Specimens.At(entry.On, entry.Kind, entry.Amount, entry.Text) with { Logged = new DateTimeOffset(entry.On, TimeOnly.MinValue, TimeSpan.Zero).AddSeconds(course.Log.Count) });
+            course.Log.Add(
+                Specimens.At(entry.On, entry.Kind, entry.Amount, entry.Text) with
+                {
+                    Logged = new DateTimeOffset(entry.On, TimeOnly.MinValue, TimeSpan.Zero).AddSeconds(course.Log.Count),
+                }
+            );
     }
 }

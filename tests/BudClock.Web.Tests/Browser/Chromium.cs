@@ -9,7 +9,17 @@ namespace BudClock.Web.Tests.Browser;
 public sealed class Chromium : IDisposable
 {
     static readonly string[] Flags =
-        ["--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--hide-scrollbars"];
+    [
+        "--headless=new",
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+        "--hide-scrollbars",
+    ];
 
     readonly DirectoryInfo profile = Directory.CreateTempSubdirectory("bud-clock-chromium-");
     readonly ChromeDriver driver;
@@ -27,7 +37,16 @@ public sealed class Chromium : IDisposable
 
     public Chromium Resize(int width, int height = 800)
     {
-        driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new() { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = width < 500 });
+        driver.ExecuteCdpCommand(
+            "Emulation.setDeviceMetricsOverride",
+            new()
+            {
+                ["width"] = width,
+                ["height"] = height,
+                ["deviceScaleFactor"] = 1,
+                ["mobile"] = width < 500,
+            }
+        );
         return this;
     }
 
@@ -35,7 +54,17 @@ public sealed class Chromium : IDisposable
     public Chromium Darken(bool dark)
     {
         static Dictionary<string, object> Feature(string name, string value) => new() { ["name"] = name, ["value"] = value };
-        driver.ExecuteCdpCommand("Emulation.setEmulatedMedia", new() { ["features"] = new[] { Feature("prefers-color-scheme", dark ? "dark" : "light"), Feature("prefers-reduced-motion", "reduce") } });
+        driver.ExecuteCdpCommand(
+            "Emulation.setEmulatedMedia",
+            new()
+            {
+                ["features"] = new[]
+                {
+                    Feature("prefers-color-scheme", dark ? "dark" : "light"),
+                    Feature("prefers-reduced-motion", "reduce"),
+                },
+            }
+        );
         return this;
     }
 
@@ -62,22 +91,29 @@ public sealed class Chromium : IDisposable
         }
     }
 
-    public string Words(string css) => (string)Run("return (document.querySelector(arguments[0])?.textContent ?? '').replace(/\\s+/g, ' ').trim()", css)!;
+    public string Words(string css) =>
+        (string)Run("return (document.querySelector(arguments[0])?.textContent ?? '').replace(/\\s+/g, ' ').trim()", css)!;
 
     /// <summary>Clicks once. A try that met a redraw is made again, unless its click had landed.</summary>
     public void Click(string css)
     {
         var mark = Guid.NewGuid().ToString("n");
-        Waiting().Until(d =>
-        {
-            if (Landed(mark)) return true;
-            var element = d.FindElement(By.CssSelector(css));
-            // Out from under the fixed note line, as a person would.
-            Run("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", element);
-            Run("const m = arguments[1]; arguments[0].addEventListener('click', () => sessionStorage.setItem('clicked', m), { capture: true })", element, mark);
-            element.Click();
-            return true;
-        });
+        Waiting()
+            .Until(d =>
+            {
+                if (Landed(mark))
+                    return true;
+                var element = d.FindElement(By.CssSelector(css));
+                // Out from under the fixed note line, as a person would.
+                Run("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", element);
+                Run(
+                    "const m = arguments[1]; arguments[0].addEventListener('click', () => sessionStorage.setItem('clicked', m), { capture: true })",
+                    element,
+                    mark
+                );
+                element.Click();
+                return true;
+            });
     }
 
     bool Landed(string mark) => Run("return sessionStorage.getItem('clicked')") as string == mark;
@@ -102,7 +138,17 @@ public sealed class Chromium : IDisposable
     /// <summary>The page as it prints on paper of a size in inches.</summary>
     public byte[] Pdf(double width, double height)
     {
-        var printed = (Dictionary<string, object>)driver.ExecuteCdpCommand("Page.printToPDF", new() { ["paperWidth"] = width, ["paperHeight"] = height, ["preferCSSPageSize"] = false })!;
+        var printed =
+            (Dictionary<string, object>)
+                driver.ExecuteCdpCommand(
+                    "Page.printToPDF",
+                    new()
+                    {
+                        ["paperWidth"] = width,
+                        ["paperHeight"] = height,
+                        ["preferCSSPageSize"] = false,
+                    }
+                )!;
         return Convert.FromBase64String((string)printed["data"]!);
     }
 
@@ -112,27 +158,39 @@ public sealed class Chromium : IDisposable
     public object? Run(string script, params object[] arguments) => driver.ExecuteScript(script, arguments);
 
     /// <summary>How many pixels the page is wider than the window.</summary>
-    public long Overflow => Convert.ToInt64(Run("return document.documentElement.scrollWidth - document.documentElement.clientWidth"), CultureInfo.InvariantCulture);
+    public long Overflow =>
+        Convert.ToInt64(
+            Run("return document.documentElement.scrollWidth - document.documentElement.clientWidth"),
+            CultureInfo.InvariantCulture
+        );
 
     /// <summary>What axe-core finds wrong with the page, a line each.</summary>
     public IReadOnlyList<string> AxeFindings()
     {
         Run(File.ReadAllText(System.IO.Path.Combine(AppContext.BaseDirectory, "lib", "axe.min.js")));
-        var found = driver.ExecuteAsyncScript("""
+        var found = driver.ExecuteAsyncScript(
+            """
             const done = arguments[arguments.length - 1];
             axe.run(document, { resultTypes: ['violations'] })
               .then((result) => done(result.violations.map((v) => v.id + ': ' + v.nodes.map((n) => n.target.join(' ') + ' ' + n.failureSummary).join(' | '))));
-            """);
+            """
+        );
         return [.. ((IEnumerable<object>)found!).Select(line => (string)line)];
     }
 
     /// <summary>Errors of the console: a blocked script, a failed request.</summary>
-    public IReadOnlyList<string> ConsoleErrors => [.. driver.Manage().Logs.GetLog(LogType.Browser).Where(e => e.Level >= LogLevel.Severe).Select(e => e.Message)];
+    public IReadOnlyList<string> ConsoleErrors =>
+        [.. driver.Manage().Logs.GetLog(LogType.Browser).Where(e => e.Level >= LogLevel.Severe).Select(e => e.Message)];
 
     WebDriverWait Waiting()
     {
         var wait = new WebDriverWait(driver, TimeSpan.FromSeconds(10)) { PollingInterval = TimeSpan.FromMilliseconds(50) };
-        wait.IgnoreExceptionTypes(typeof(StaleElementReferenceException), typeof(NoSuchElementException), typeof(ElementClickInterceptedException), typeof(ElementNotInteractableException));
+        wait.IgnoreExceptionTypes(
+            typeof(StaleElementReferenceException),
+            typeof(NoSuchElementException),
+            typeof(ElementClickInterceptedException),
+            typeof(ElementNotInteractableException)
+        );
         return wait;
     }
 

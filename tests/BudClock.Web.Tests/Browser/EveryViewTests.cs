@@ -8,16 +8,51 @@ public class EveryViewTests
 {
     const string LongName = "Calanthe of the far end of the east wall"; // forty characters
 
-    static readonly string[] Views = ["/", "/bench", "/?selected=CAL-02", "/?selected=HOY-02", "/plants/CAL-02", "/plants/CTM-07", "/plants/CLD-01", "/plants/new", "/plants/CAL-02/edit", "/places", "/garden", "/notes", "/plants/none-1",
-        "/plants/ONC-02", "/plants/SIN-01", "/plants/PHA-01", "/plants/PAP-02", "/plants/MAS-01", "/plants/SAI-03", "/plants/CAL-06/look", "/plants/ONC-02/compare", "/plants/ONC-02/log?kind=spike-length"];
+    static readonly string[] Views =
+    [
+        "/",
+        "/bench",
+        "/?selected=CAL-02",
+        "/?selected=HOY-02",
+        "/plants/CAL-02",
+        "/plants/CTM-07",
+        "/plants/CLD-01",
+        "/plants/new",
+        "/plants/CAL-02/edit",
+        "/places",
+        "/garden",
+        "/notes",
+        "/plants/none-1",
+        "/plants/ONC-02",
+        "/plants/SIN-01",
+        "/plants/PHA-01",
+        "/plants/PAP-02",
+        "/plants/MAS-01",
+        "/plants/SAI-03",
+        "/plants/CAL-06/look",
+        "/plants/ONC-02/compare",
+        "/plants/ONC-02/log?kind=spike-length",
+    ];
 
     [Fact]
     public async Task Axe_finds_nothing_and_nothing_overflows()
     {
         await using var site = await Site.DemoAsync();
         Assert.Equal(40, LongName.Length);
-        await site.PostAsync("/plants/CAL-02/edit", await site.VersionAsync("CAL-02"), ("Form.Taxon", "Calanthe vestita"), ("Form.Name", LongName), ("Form.Place", "south"));
-        await site.PostAsync("/plants/LYC-01/edit", await site.VersionAsync("LYC-01"), ("Form.Taxon", "Lycaste aromatica"), ("Form.Name", new string('W', 40)), ("Form.Place", "south"));
+        await site.PostAsync(
+            "/plants/CAL-02/edit",
+            await site.VersionAsync("CAL-02"),
+            ("Form.Taxon", "Calanthe vestita"),
+            ("Form.Name", LongName),
+            ("Form.Place", "south")
+        );
+        await site.PostAsync(
+            "/plants/LYC-01/edit",
+            await site.VersionAsync("LYC-01"),
+            ("Form.Taxon", "Lycaste aromatica"),
+            ("Form.Name", new string('W', 40)),
+            ("Form.Place", "south")
+        );
         AreClean(site, Views);
     }
 
@@ -33,7 +68,8 @@ public class EveryViewTests
             {
                 browser.Resize(width);
                 Assert.True(browser.Overflow <= 0, $"{view} at {width} is {browser.Overflow} px too wide");
-                if (width is 1280 or 390) Suits(browser, $"{view} at {width}");
+                if (width is 1280 or 390)
+                    Suits(browser, $"{view} at {width}");
             }
             Suits(browser.Darken(true), $"{view} in the evening");
         }
@@ -63,7 +99,19 @@ public class EveryViewTests
     {
         await using var site = await Site.DemoAsync();
         using var browser = new Chromium(site.Address, 390, 844);
-        foreach (var view in (string[])["/?selected=LYC-01", "/bench", "/mixing/today", "/mixing/batches/G310520", "/mixing/trials", "/mixing/salts", "/plants/CAL-06/look", "/trays/silltray"])
+        foreach (
+            var view in (string[])
+                [
+                    "/?selected=LYC-01",
+                    "/bench",
+                    "/mixing/today",
+                    "/mixing/batches/G310520",
+                    "/mixing/trials",
+                    "/mixing/salts",
+                    "/plants/CAL-06/look",
+                    "/trays/silltray",
+                ]
+        )
         {
             browser.Open(view);
             Assert.Equal("", (string)browser.Run(TooSmall)!);
@@ -89,8 +137,30 @@ public class EveryViewTests
 /// <summary>The same for the views around the plants: the shelves, the sheets and mixing.</summary>
 public class EveryShelfViewTests
 {
-    static readonly string[] Views = ["/garden/csv", "/store", "/trays", "/trays/silltray", "/sheets", "/sheets/wax-vine-thick", "/sitter", "/rules",
-        "/mixing", "/mixing/today", "/mixing/bottle", "/mixing/recipes/growth", "/mixing/waters/tap", "/mixing/feeds/bloom", "/mixing/tools", "/mixing/batches", "/mixing/batches/G310520", "/mixing/labels/G310520", "/mixing/trials", "/mixing/salts", "/plants/DRO-01/recipe"];
+    static readonly string[] Views =
+    [
+        "/garden/csv",
+        "/store",
+        "/trays",
+        "/trays/silltray",
+        "/sheets",
+        "/sheets/wax-vine-thick",
+        "/sitter",
+        "/rules",
+        "/mixing",
+        "/mixing/today",
+        "/mixing/bottle",
+        "/mixing/recipes/growth",
+        "/mixing/waters/tap",
+        "/mixing/feeds/bloom",
+        "/mixing/tools",
+        "/mixing/batches",
+        "/mixing/batches/G310520",
+        "/mixing/labels/G310520",
+        "/mixing/trials",
+        "/mixing/salts",
+        "/plants/DRO-01/recipe",
+    ];
 
     [Fact]
     public async Task Axe_finds_nothing_and_nothing_overflows()

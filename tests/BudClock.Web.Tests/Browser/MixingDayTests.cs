@@ -40,7 +40,10 @@ public class MixingDayTests
             browser.Find(".log a[href='/mixing/batches/G310524']");
         }
         Assert.Empty(browser.ConsoleErrors);
-        Assert.DoesNotContain("Growth mix", (await site.PageAsync("/mixing/today")).QuerySelector("section[aria-labelledby='h-growth-growth']").Words());
+        Assert.DoesNotContain(
+            "Growth mix",
+            (await site.PageAsync("/mixing/today")).QuerySelector("section[aria-labelledby='h-growth-growth']").Words()
+        );
     }
 
     [Fact]
@@ -52,7 +55,10 @@ public class MixingDayTests
         browser.Find($"{bloom} input[name='Form.Measured']").SendKeys("510"); // 364 meant
         browser.Find($"{bloom} input[name='Form.Ph']").SendKeys("7.4");
         browser.Click($"{bloom} form button");
-        browser.Sees($"{bloom} .asks", "510 ppm measured, 364 ppm meant: 40 % stronger. Before you trust either: Does the meter read on the other scale (500 or 700)?");
+        browser.Sees(
+            $"{bloom} .asks",
+            "510 ppm measured, 364 ppm meant: 40 % stronger. Before you trust either: Does the meter read on the other scale (500 or 700)?"
+        );
         browser.Sees($"{bloom}", "pH 7.4 is outside 5.5 to 6.5");
         Assert.Equal("510", browser.Find($"{bloom} input[name='Form.Measured']").GetAttribute("value"));
         browser.Find($"{bloom} input[name='Form.Found']").SendKeys("it reads on the 700 scale");
@@ -107,8 +113,21 @@ public class MixingDayTests
     public async Task A_newcomer_to_mixing_writes_down_a_water_and_a_feed_and_is_told_what_to_mix()
     {
         await using var site = await Site.EmptyAsync(new(2031, 5, 24));
-        await site.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Latitude", "51.5"), ("Form.Longitude", "0.7"), ("Form.TimeZone", "UTC"));
-        await site.PostAsync("/plants/new", ("Form.Tag", "CAT-1"), ("Form.Taxon", "Cattleya intermedia"), ("Form.Place", "bench"), ("Form.PotDiameter", "12"), ("Form.Medium", "bark"));
+        await site.PostAsync(
+            "/start?handler=Position",
+            ("Form.Name", "Mine"),
+            ("Form.Latitude", "51.5"),
+            ("Form.Longitude", "0.7"),
+            ("Form.TimeZone", "UTC")
+        );
+        await site.PostAsync(
+            "/plants/new",
+            ("Form.Tag", "CAT-1"),
+            ("Form.Taxon", "Cattleya intermedia"),
+            ("Form.Place", "bench"),
+            ("Form.PotDiameter", "12"),
+            ("Form.Medium", "bark")
+        );
         await site.PostAsync("/notes", ("text", "cat-1 growth started 1 april, medium dry today"));
         using var browser = new Chromium(site.Address).Open("/mixing");
         browser.Sees("main", "No recipe yet. Write down your waters and feeds first");
@@ -134,7 +153,10 @@ public class MixingDayTests
         browser.Open("/");
         browser.Sees(".round-head", "Mix for 1 plant");
         browser.Open("/?selected=CAT-1");
-        browser.Sees(".why [aria-label=Feed]", "It grows, and no feed is on record: growth bottle, 25 % of the label, 50 ppm N in Mine (growing, nothing showing).");
+        browser.Sees(
+            ".why [aria-label=Feed]",
+            "It grows, and no feed is on record: growth bottle, 25 % of the label, 50 ppm N in Mine (growing, nothing showing)."
+        );
         browser.ClickThrough("a[href='/mixing/today']");
         browser.Sees(".bottle", "1 L Mine");
         browser.Sees(".bottle", "0.2 g on the scale Powder 20 % weaker; exact in 800 mL."); // 0.25 g, and the scale tells 0.1 g
@@ -154,11 +176,17 @@ public class MixingDayTests
     {
         await using var site = await Site.DemoAsync();
         using var browser = new Chromium(site.Address, 390, 844).Open(path);
-        Assert.Equal("", (string)browser.Run("""
-            return [...document.querySelectorAll('main button, main .btn, main summary, main input:not([type=hidden], [type=checkbox]), main select, .ticks label')]
-              .filter((e) => e.checkVisibility() && e.getBoundingClientRect().height > 0 && e.getBoundingClientRect().height < 44)
-              .map((e) => e.outerHTML.slice(0, 90) + ' ' + e.getBoundingClientRect().height).join('\n')
-            """)!);
+        Assert.Equal(
+            "",
+            (string)
+                browser.Run(
+                    """
+                    return [...document.querySelectorAll('main button, main .btn, main summary, main input:not([type=hidden], [type=checkbox]), main select, .ticks label')]
+                      .filter((e) => e.checkVisibility() && e.getBoundingClientRect().height > 0 && e.getBoundingClientRect().height < 44)
+                      .map((e) => e.outerHTML.slice(0, 90) + ' ' + e.getBoundingClientRect().height).join('\n')
+                    """
+                )!
+        );
         Assert.True(browser.Overflow <= 0);
     }
 
@@ -190,7 +218,9 @@ public class MixingDayTests
 
     static async Task<string> RunAsync(string program, params string[] arguments)
     {
-        using var process = Process.Start(new ProcessStartInfo(program, arguments) { RedirectStandardOutput = true, RedirectStandardError = true })!;
+        using var process = Process.Start(
+            new ProcessStartInfo(program, arguments) { RedirectStandardOutput = true, RedirectStandardError = true }
+        )!;
         return await process.StandardOutput.ReadToEndAsync(TestContext.Current.CancellationToken);
     }
 }

@@ -52,7 +52,9 @@ public class RecordTests
         browser.Drag(pictures[^1], pictures[0]);
         browser.Sees("h1", "Two dates");
         Assert.Contains("/compare?a=", browser.Path);
-        browser.Run("const s = document.querySelector('.two-wipe input'); s.value = 80; s.dispatchEvent(new Event('input', { bubbles: true }))");
+        browser.Run(
+            "const s = document.querySelector('.two-wipe input'); s.value = 80; s.dispatchEvent(new Event('input', { bubbles: true }))"
+        );
         Assert.Equal("inset(0px 0px 0px 20%)", browser.Run("return getComputedStyle(document.querySelector('.two .over')).clipPath"));
         Assert.Empty(browser.ConsoleErrors);
     }
@@ -74,7 +76,9 @@ public class RecordTests
     {
         await using var site = await Site.DemoAsync();
         using var browser = new Chromium(site.Address, 390, 844).Open("/plants/CLD-01/log");
-        browser.Run("const s = document.querySelector('select[name=kind]'); s.value = 'tuber'; s.dispatchEvent(new Event('change', { bubbles: true }))");
+        browser.Run(
+            "const s = document.querySelector('select[name=kind]'); s.value = 'tuber'; s.dispatchEvent(new Event('change', { bubbles: true }))"
+        );
         browser.Sees("#entry-fields h2", "Tuber");
         browser.Click("#state-soft");
         browser.Run("document.querySelector('#entry-organ').value = 't2'");

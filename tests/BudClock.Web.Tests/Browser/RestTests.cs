@@ -27,7 +27,10 @@ public class RestTests
     {
         await using var site = await Site.DemoAsync();
         using var browser = new Chromium(site.Address).Open("/store");
-        browser.Sees("[aria-label='Angel wings, white']", "Its time to wake and warm enough: feel it, and plant it with 4.5 cm of medium above");
+        browser.Sees(
+            "[aria-label='Angel wings, white']",
+            "Its time to wake and warm enough: feel it, and plant it with 4.5 cm of medium above"
+        );
         browser.Find("#note-text").SendKeys("cld-01 tuber soft #t2" + Keys.Enter);
         browser.Sees("#said", "Logged on CLD-01");
         browser.Open("/");
@@ -49,7 +52,11 @@ public class RestTests
         var pages = await PagesAsync(browser.Pdf(width, height));
         Assert.True(pages.Count > 1, "more than one page, so that a row could be cut");
         // A name stands at the top of its row and the tag at its foot: cut, they would be on two pages.
-        foreach (var row in browser.All(".grid tbody tr td:first-child").Select(cell => cell.Text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries)))
+        foreach (
+            var row in browser
+                .All(".grid tbody tr td:first-child")
+                .Select(cell => cell.Text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries))
+        )
             Assert.True(pages.Any(page => row.All(page.Contains)), $"{string.Join(' ', row)} is cut");
         Assert.DoesNotContain("Pretend day", string.Join(" ", pages));
     }

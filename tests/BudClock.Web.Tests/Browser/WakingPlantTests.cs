@@ -22,7 +22,10 @@ public class WakingPlantTests
         browser.Sees("#said", "CAL-02 Roots 10.5 cm 24 May");
         browser.Press(Keys.Enter);
         browser.Sees("#said", "Logged on CAL-02: Roots 10.5 cm.");
-        browser.Sees(Row, "Do Calanthe, winter-deciduous CAL-02 Roots 10.5 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light feed in it.");
+        browser.Sees(
+            Row,
+            "Do Calanthe, winter-deciduous CAL-02 Roots 10.5 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light feed in it."
+        );
         Assert.Equal("", browser.Find("#note-text").GetAttribute("value"));
 
         browser.Click("#row-CAL-02 .row-act button");
@@ -100,9 +103,17 @@ public class WakingPlantTests
         browser.Sees("#said", "Undone on");
         Assert.Equal(0, Soaks(await site.Http.GetStringAsync("/api/garden", TestContext.Current.CancellationToken)));
 
-        static int Soaks(string garden) => System.Text.Json.JsonDocument.Parse(garden).RootElement.GetProperty("plants").EnumerateArray()
-            .SelectMany(plant => plant.GetProperty("entries").EnumerateArray())
-            .Count(e => e.GetProperty("kind").GetString() == "soaked" && e.GetProperty("on").GetString() == "2031-05-24" && !e.TryGetProperty("struck", out _));
+        static int Soaks(string garden) =>
+            System
+                .Text.Json.JsonDocument.Parse(garden)
+                .RootElement.GetProperty("plants")
+                .EnumerateArray()
+                .SelectMany(plant => plant.GetProperty("entries").EnumerateArray())
+                .Count(e =>
+                    e.GetProperty("kind").GetString() == "soaked"
+                    && e.GetProperty("on").GetString() == "2031-05-24"
+                    && !e.TryGetProperty("struck", out _)
+                );
     }
 
     [Fact]

@@ -7,7 +7,8 @@ namespace BudClock.Web.Tests.Drawing;
 /// <summary>Measured against meant, as numbers a test can read.</summary>
 public class BatchHistoryTests
 {
-    static Batch Batch(int day, double meant, double? measured) => new($"G{day}", new(2031, 5, day), "growth", "Growth", 1, "", meant) { MeasuredPpm = measured };
+    static Batch Batch(int day, double meant, double? measured) =>
+        new($"G{day}", new(2031, 5, day), "growth", "Growth", 1, "", meant) { MeasuredPpm = measured };
 
     [Fact]
     public void A_dot_lies_on_the_line_when_it_is_as_meant_and_far_when_it_is_a_quarter_off()
@@ -28,5 +29,6 @@ public class BatchHistoryTests
     public void One_measurement_is_no_history() => Assert.Null(BatchHistory.Of([Batch(1, 200, 210), Batch(2, 200, null)]));
 
     [Fact]
-    public void Only_the_last_are_drawn() => Assert.Equal(24, BatchHistory.Of([.. Enumerable.Range(1, 30).Select(day => Batch(day, 200, 200))])!.Points.Count);
+    public void Only_the_last_are_drawn() =>
+        Assert.Equal(24, BatchHistory.Of([.. Enumerable.Range(1, 30).Select(day => Batch(day, 200, 200))])!.Points.Count);
 }

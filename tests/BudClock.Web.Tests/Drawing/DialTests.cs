@@ -19,7 +19,10 @@ public class DialTests
     [Fact]
     public void Time_runs_clockwise()
     {
-        var (spring, summer) = (new DialGeometry(false).At(new DateOnly(2031, 3, 21), 100), new DialGeometry(false).At(new DateOnly(2031, 9, 21), 100));
+        var (spring, summer) = (
+            new DialGeometry(false).At(new DateOnly(2031, 3, 21), 100),
+            new DialGeometry(false).At(new DateOnly(2031, 9, 21), 100)
+        );
         Assert.True(spring.X < -90 && summer.X > 90);
     }
 

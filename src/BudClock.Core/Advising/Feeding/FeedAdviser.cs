@@ -28,71 +28,145 @@ public sealed class FeedAdviser : IAdviser
     public IEnumerable<Advice> Advise(Situation now)
     {
         // Of an unknown habit nothing is ordered.
-        if (now.Sheet.Is(Traits.Carnivore) || now.Sheet.Is(Traits.Forced) || now.Sheet.Name == CultureSheets.General || now.Resting) yield break;
+        if (now.Sheet.Is(Traits.Carnivore) || now.Sheet.Is(Traits.Forced) || now.Sheet.Name == CultureSheets.General || now.Resting)
+            yield break;
         yield return NotInSeason(now) ?? (now.DryRest.Waking ? WithFirstWater(now) : InSeason(now));
     }
 
     Advice WithFirstWater(Situation now) =>
-        Do(now, new(Bottles.Growth, "waking"), "Its first feed, a light one, goes with its first water, never before", Condition.Sign("a new growth", now.DryRest.Woke));
+        Do(
+            now,
+            new(Bottles.Growth, "waking"),
+            "Its first feed, a light one, goes with its first water, never before",
+            Condition.Sign("a new growth", now.DryRest.Woke)
+        );
 
     Advice InSeason(Situation now)
     {
         var (bottle, last) = (BottleChoice.Of(now), now.Journal.Last(EntryKinds.Fed));
-        if (BareShoot(now) is { } planted) return Hold(now, Ground.Sign, "A bare shoot: no feed before its leaves come.", Condition.Sign("leaves", null) with { Seen = planted.On });
+        if (BareShoot(now) is { } planted)
+            return Hold(
+                now,
+                Ground.Sign,
+                "A bare shoot: no feed before its leaves come.",
+                Condition.Sign("leaves", null) with
+                {
+                    Seen = planted.On,
+                }
+            );
         if (now.DryRest is { FirstWater: { } first, Woke: { } woke } && !(last?.On >= woke))
-            return Do(now, bottle, $"First water {Dates.Ago(first.On, now.Today)}: its first light feed", Condition.Sign("awake and watered", first.On));
-        if (last is not null) return InRhythm(now, bottle, last);
+            return Do(
+                now,
+                bottle,
+                $"First water {Dates.Ago(first.On, now.Today)}: its first light feed",
+                Condition.Sign("awake and watered", first.On)
+            );
+        if (last is not null)
+            return InRhythm(now, bottle, last);
         var moving = now.Lanes.LastOrDefault(lane => lane.Open && Moving.Contains(lane.Kind));
         return moving is not null
             ? Do(now, bottle, "It grows, and no feed is on record", Condition.Sign("in growth", moving.From))
-            : Do(now, bottle, "No feed is on record, and nobody wrote of anything that grows", Condition.Sign("in growth", null)) with { Verdict = Verdict.Look, Because = null };
+            : Do(now, bottle, "No feed is on record, and nobody wrote of anything that grows", Condition.Sign("in growth", null)) with
+            {
+                Verdict = Verdict.Look,
+                Because = null,
+            };
     }
 
     /// <summary>A tuber, corm or bulb that was planted and has not made a leaf; null for none.</summary>
-    static Entry? BareShoot(Situation now) => (now.Sheet.Is(Traits.Tuber) || now.Sheet.Is(Traits.Corms))
+    static Entry? BareShoot(Situation now) =>
+        (now.Sheet.Is(Traits.Tuber) || now.Sheet.Is(Traits.Corms))
         && now.Journal.Last(EntryKinds.Planted) is { } planted
         && !now.Journal.Of(EntryKinds.GrowthHeight).Any(e => e.On >= planted.On && e.Amount is { InBase: >= LeafyCm })
         && now.Journal.FirstSince(planted.On, EntryKinds.LeafStarted, EntryKinds.Leaves, EntryKinds.LeafSpan, EntryKinds.LeafCount) is null
-        && planted.On > now.Today.AddDays(-BareDays) ? planted : null;
+        && planted.On > now.Today.AddDays(-BareDays)
+            ? planted
+            : null;
 
     Advice InRhythm(Situation now, BottleChoice bottle, Entry last)
     {
         var (every, why) = Days(now, bottle, last);
         var days = Condition.AtLeast("days since the last feed", new(now.Today.DayNumber - last.On.DayNumber, last.On), every, "days");
-        if (days.Met) return Do(now, bottle, $"Fed {Dates.Ago(last.On, now.Today)}{why}", days);
+        if (days.Met)
+            return Do(now, bottle, $"Fed {Dates.Ago(last.On, now.Today)}{why}", days);
         var due = last.On.AddDays((int)every);
-        return Say(now, bottle, Verdict.Hold, $"Fed {Dates.Ago(last.On, now.Today)}{why}: again from {Dates.Short(due)}, {Bottled(now, bottle)} ({bottle.Why}).", [days]) with { Due = due };
+        return Say(
+            now,
+            bottle,
+            Verdict.Hold,
+            $"Fed {Dates.Ago(last.On, now.Today)}{why}: again from {Dates.Short(due)}, {Bottled(now, bottle)} ({bottle.Why}).",
+            [days]
+        ) with
+        {
+            Due = due,
+        };
     }
 
     (double Days, string Why) Days(Situation now, BottleChoice bottle, Entry last)
     {
-        if (last.Text?.Contains("slow", StringComparison.OrdinalIgnoreCase) == true) return (now.Needs(Rule, "slow-release"), ", slow release, which lasts");
-        if (bottle.Bottle == Bottles.Recovery) return (now.Needs(Rule, "seldom"), ", seldom while roots are few");
-        if (now.School(FeedStrength.Question) is { Chosen.Name: FeedStrength.EachWatering }) return (1, ", a little at each watering");
-        if (now.Levels is { OverWater: true, Stands: false }) return (1, ", a little with each top-up");
-        return Racing(now) is { } fast ? (now.Needs(Rule, "racing"), $", and {fast.Label.ToLowerInvariant()} is racing") : (now.Needs(Rule, "every"), "");
+        if (last.Text?.Contains("slow", StringComparison.OrdinalIgnoreCase) == true)
+            return (now.Needs(Rule, "slow-release"), ", slow release, which lasts");
+        if (bottle.Bottle == Bottles.Recovery)
+            return (now.Needs(Rule, "seldom"), ", seldom while roots are few");
+        if (now.School(FeedStrength.Question) is { Chosen.Name: FeedStrength.EachWatering })
+            return (1, ", a little at each watering");
+        if (now.Levels is { OverWater: true, Stands: false })
+            return (1, ", a little with each top-up");
+        return Racing(now) is { } fast
+            ? (now.Needs(Rule, "racing"), $", and {fast.Label.ToLowerInvariant()} is racing")
+            : (now.Needs(Rule, "every"), "");
     }
 
-    static OrganSeries? Racing(Situation now) => now.Series.FirstOrDefault(series => series.Moves && series.Last.On > now.Today.AddDays(-21) && Pace.Read(series, series.YearBefore(now.Series))?.Kind is PaceKind.Faster);
+    static OrganSeries? Racing(Situation now) =>
+        now.Series.FirstOrDefault(series =>
+            series.Moves
+            && series.Last.On > now.Today.AddDays(-21)
+            && Pace.Read(series, series.YearBefore(now.Series))?.Kind is PaceKind.Faster
+        );
 
     /// <summary>Short days and no lamps: the schools differ; a plant in which nothing moves gets none in either.</summary>
     Advice? NotInSeason(Situation now)
     {
         var limit = now.Needs(Rule, "day-length");
-        if (!now.Daylight.ShorterThan(limit) || now.Around.Lamps(now.Needs(Rule, "lamps")) || now.Sheet.Is(Traits.SummerRest)) return null;
+        if (!now.Daylight.ShorterThan(limit) || now.Around.Lamps(now.Needs(Rule, "lamps")) || now.Sheet.Is(Traits.SummerRest))
+            return null;
         var school = now.School(WinterFeed);
         var moves = now.Lanes.Any(lane => lane.Open && Moving.Contains(lane.Kind));
-        if (school?.Chosen.Name == AllYear && moves) return null;
+        if (school?.Chosen.Name == AllYear && moves)
+            return null;
         var day = new Condition("hours of daylight", new(Math.Round(now.Daylight.Hours!.Value, 1)), new(limit), "h", false, now.Today);
-        return Hold(now, Ground.Veto, moves ? "Short days: no feed until they lengthen again." : "Short days, and nothing moves: no feed until something does.", day).By(school);
+        return Hold(
+                now,
+                Ground.Veto,
+                moves ? "Short days: no feed until they lengthen again." : "Short days, and nothing moves: no feed until something does.",
+                day
+            )
+            .By(school);
     }
 
     Advice Do(Situation now, BottleChoice bottle, string why, Condition because)
     {
-        if (BottleChoice.RecipeOf(now, bottle.Bottle) is { } recipe && now.Around.Shelf.Litre(recipe) is { } mix && mix.TdsPpm > now.Needs("F10", "tds"))
-            return Say(now, bottle, Verdict.Look, string.Create(CultureInfo.InvariantCulture, $"{why}: {recipe.Name} comes to {mix.TdsPpm:0} ppm, and it bears {now.Needs("F10", "tds"):0}. Mix it weaker, or with purer water."),
-                [because, new("dissolved solids", new(Math.Round(mix.TdsPpm)), new(now.Needs("F10", "tds")), "ppm at most", false, now.Today)]) with
-            { Ground = Ground.Sign };
+        if (
+            BottleChoice.RecipeOf(now, bottle.Bottle) is { } recipe
+            && now.Around.Shelf.Litre(recipe) is { } mix
+            && mix.TdsPpm > now.Needs("F10", "tds")
+        )
+            return Say(
+                now,
+                bottle,
+                Verdict.Look,
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"{why}: {recipe.Name} comes to {mix.TdsPpm:0} ppm, and it bears {now.Needs("F10", "tds"):0}. Mix it weaker, or with purer water."
+                ),
+                [
+                    because,
+                    new("dissolved solids", new(Math.Round(mix.TdsPpm)), new(now.Needs("F10", "tds")), "ppm at most", false, now.Today),
+                ]
+            ) with
+            {
+                Ground = Ground.Sign,
+            };
         return Say(now, bottle, Verdict.Do, $"{why}: {Bottled(now, bottle)} ({bottle.Why}).", [because]) with { Because = why };
     }
 
@@ -102,22 +176,29 @@ public sealed class FeedAdviser : IAdviser
         var recipe = BottleChoice.RecipeOf(now, bottle.Bottle);
         var strength = FeedStrength.Of(now, bottle);
         var mix = now.Around.Shelf.Litre(recipe);
-        if (mix is null) return $"{bottle.Bottle} bottle, {strength.Words}";
+        if (mix is null)
+            return $"{bottle.Bottle} bottle, {strength.Words}";
         var nitrogen = string.Create(CultureInfo.InvariantCulture, $"{mix.Elements.N:0} ppm N");
-        if (BottleChoice.SetByHand(now) is { } set && set == recipe) return $"{recipe.Name}, which you chose for it, {nitrogen} in it";
+        if (BottleChoice.SetByHand(now) is { } set && set == recipe)
+            return $"{recipe.Name}, which you chose for it, {nitrogen} in it";
         return mix.LabelShare > 0 && Math.Abs((mix.LabelShare * 100 / strength.Percent) - 1) > Mix.QuestionedShare
-            ? string.Create(CultureInfo.InvariantCulture, $"{bottle.Bottle} bottle, {strength.Words}; {recipe!.Name} has {mix.LabelShare * 100:0} %, {nitrogen}")
+            ? string.Create(
+                CultureInfo.InvariantCulture,
+                $"{bottle.Bottle} bottle, {strength.Words}; {recipe!.Name} has {mix.LabelShare * 100:0} %, {nitrogen}"
+            )
             : $"{bottle.Bottle} bottle, {strength.Words}, {nitrogen} in {recipe!.Name}";
     }
 
-    Advice Hold(Situation now, Ground ground, string reason, Condition condition) => new(Topics.Feed, Rule, Care.Feed, Verdict.Hold, null, reason, [condition]) { Ground = ground };
+    Advice Hold(Situation now, Ground ground, string reason, Condition condition) =>
+        new(Topics.Feed, Rule, Care.Feed, Verdict.Hold, null, reason, [condition]) { Ground = ground };
 
-    Advice Say(Situation now, BottleChoice bottle, Verdict verdict, string reason, IReadOnlyList<Condition> conditions) => new(Topics.Feed, Rule, Care.Feed, verdict, now.Today, reason, conditions)
-    {
-        Ground = Ground.Interval,
-        Bottle = bottle.Bottle,
-        School = bottle.School,
-        Others = bottle.Others,
-        Amount = FeedStrength.Of(now, bottle).Words,
-    };
+    Advice Say(Situation now, BottleChoice bottle, Verdict verdict, string reason, IReadOnlyList<Condition> conditions) =>
+        new(Topics.Feed, Rule, Care.Feed, verdict, now.Today, reason, conditions)
+        {
+            Ground = Ground.Interval,
+            Bottle = bottle.Bottle,
+            School = bottle.School,
+            Others = bottle.Others,
+            Amount = FeedStrength.Of(now, bottle).Words,
+        };
 }

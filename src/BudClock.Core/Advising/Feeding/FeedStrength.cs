@@ -15,13 +15,22 @@ public sealed record FeedStrength(double Percent, string Why)
     public static FeedStrength Of(Situation now, BottleChoice bottle)
     {
         var (share, weak) = (now.Needs("F3", "share"), now.Needs("F3", "weak"));
-        if (bottle.Bottle == Bottles.Recovery || TwoGrowthsAdviser.Open(now) is not null) return new(Math.Min(share, weak), "few or stressed roots");
-        if (now.Levels.OverWater) return new(Math.Min(share, weak), share > weak ? "a pot with a reservoir" : "");
-        if (now.School(Question) is { Chosen.Name: EachWatering }) return new(Math.Min(share, now.Needs("F3", "frequent")), "at each watering");
-        if (now.Sheet.Organs.Shoot == Organ.Leaf && now.Needs("F3", "rising") > share && now.Lanes.Any(lane => lane is { Kind: LaneKind.Roots, Open: true })) return new(now.Needs("F3", "rising"), "its roots lengthen");
+        if (bottle.Bottle == Bottles.Recovery || TwoGrowthsAdviser.Open(now) is not null)
+            return new(Math.Min(share, weak), "few or stressed roots");
+        if (now.Levels.OverWater)
+            return new(Math.Min(share, weak), share > weak ? "a pot with a reservoir" : "");
+        if (now.School(Question) is { Chosen.Name: EachWatering })
+            return new(Math.Min(share, now.Needs("F3", "frequent")), "at each watering");
+        if (
+            now.Sheet.Organs.Shoot == Organ.Leaf
+            && now.Needs("F3", "rising") > share
+            && now.Lanes.Any(lane => lane is { Kind: LaneKind.Roots, Open: true })
+        )
+            return new(now.Needs("F3", "rising"), "its roots lengthen");
         return new(share, "");
     }
 
     /// <summary>"25 % of the label (its roots lengthen)".</summary>
-    public string Words => string.Create(CultureInfo.InvariantCulture, $"{Percent:0.#} % of the label{(Why.Length > 0 ? $" ({Why})" : "")}");
+    public string Words =>
+        string.Create(CultureInfo.InvariantCulture, $"{Percent:0.#} % of the label{(Why.Length > 0 ? $" ({Why})" : "")}");
 }

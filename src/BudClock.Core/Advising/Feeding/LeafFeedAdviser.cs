@@ -16,14 +16,29 @@ public sealed class LeafFeedAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (!now.InGrowth) yield break;
+        if (!now.InGrowth)
+            yield break;
         var last = now.Journal.Last(EntryKinds.Fed);
         var (ppm, every) = (now.Needs(Rule, "tds"), now.Needs(Rule, "every"));
         if (Algae(now) is { } algae)
-            yield return Say(Verdict.Hold, null, $"Algae {Dates.Ago(algae.On, now.Today)}: no leaf feed until they are gone.", new("algae", new("seen"), new("none"), null, false, algae.On));
+            yield return Say(
+                Verdict.Hold,
+                null,
+                $"Algae {Dates.Ago(algae.On, now.Today)}: no leaf feed until they are gone.",
+                new("algae", new("seen"), new("none"), null, false, algae.On)
+            );
         else if (last is null)
-            yield return Say(Verdict.Hold, null, string.Create(CultureInfo.InvariantCulture, $"Nothing in the medium, ever. It catches its own; a mist of about {ppm:0} ppm on the leaves is optional."), Condition.Known("leaf feed on record", null, null, null));
-        else yield return Again(now, last, ppm, every);
+            yield return Say(
+                Verdict.Hold,
+                null,
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"Nothing in the medium, ever. It catches its own; a mist of about {ppm:0} ppm on the leaves is optional."
+                ),
+                Condition.Known("leaf feed on record", null, null, null)
+            );
+        else
+            yield return Again(now, last, ppm, every);
     }
 
     Advice Again(Situation now, Entry last, double ppm, double every)
@@ -31,12 +46,31 @@ public sealed class LeafFeedAdviser : IAdviser
         var days = Condition.AtLeast("days since the last leaf feed", new(now.Today.DayNumber - last.On.DayNumber, last.On), every, "days");
         var because = $"Leaf feed {Dates.Ago(last.On, now.Today)}";
         var next = last.On.AddDays((int)every);
-        if (!days.Met) return Say(Verdict.Hold, next, $"{because}: again from {Dates.Short(next)}. Nothing in the medium.", days);
-        return Say(Verdict.Do, now.Today, string.Create(CultureInfo.InvariantCulture, $"{because}: a fine mist of about {ppm:0} ppm on the leaves, about {now.Needs(Rule, "before-dark"):0} minutes before lights out. Nothing in the medium; stop if algae show."), days) with
-        { Because = because, Bottle = Bottles.Leaf, Amount = "a fine mist" };
+        if (!days.Met)
+            return Say(Verdict.Hold, next, $"{because}: again from {Dates.Short(next)}. Nothing in the medium.", days);
+        return Say(
+            Verdict.Do,
+            now.Today,
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"{because}: a fine mist of about {ppm:0} ppm on the leaves, about {now.Needs(Rule, "before-dark"):0} minutes before lights out. Nothing in the medium; stop if algae show."
+            ),
+            days
+        ) with
+        {
+            Because = because,
+            Bottle = Bottles.Leaf,
+            Amount = "a fine mist",
+        };
     }
 
-    static Entry? Algae(Situation now) => now.Journal.Of(EntryKinds.Note, EntryKinds.Pest).LastOrDefault(e => e.On > now.Today.AddDays(-AlgaeDays) && e.Text?.Contains("algae", StringComparison.OrdinalIgnoreCase) == true);
+    static Entry? Algae(Situation now) =>
+        now
+            .Journal.Of(EntryKinds.Note, EntryKinds.Pest)
+            .LastOrDefault(e =>
+                e.On > now.Today.AddDays(-AlgaeDays) && e.Text?.Contains("algae", StringComparison.OrdinalIgnoreCase) == true
+            );
 
-    Advice Say(Verdict verdict, DateOnly? due, string reason, Condition condition) => new(Topics.Feed, Rule, Care.Mist, verdict, due, reason, [condition]) { Ground = Ground.Interval };
+    Advice Say(Verdict verdict, DateOnly? due, string reason, Condition condition) =>
+        new(Topics.Feed, Rule, Care.Mist, verdict, due, reason, [condition]) { Ground = Ground.Interval };
 }

@@ -12,13 +12,26 @@ public sealed class NewcomerEndAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Arrival is not { IsNewcomer: false } arrival || now.Today >= arrival.Until.AddDays((int)now.Needs(Rule, "said"))) yield break;
-        if (!now.InGrowth || now.Sheet.Is(Traits.Carnivore) || now.Sheet.Is(Traits.Forced)) yield break;
-        if (now.Journal.Of(EntryKinds.Fed, EntryKinds.RecipeSet).Any(e => e.On >= arrival.Arrived)) yield break;
+        if (now.Arrival is not { IsNewcomer: false } arrival || now.Today >= arrival.Until.AddDays((int)now.Needs(Rule, "said")))
+            yield break;
+        if (!now.InGrowth || now.Sheet.Is(Traits.Carnivore) || now.Sheet.Is(Traits.Forced))
+            yield break;
+        if (now.Journal.Of(EntryKinds.Fed, EntryKinds.RecipeSet).Any(e => e.On >= arrival.Arrived))
+            yield break;
         var because = $"Its newcomer's weeks ended {Dates.Ago(arrival.Until, now.Today)}";
         var bottle = BottleChoice.Of(now);
-        yield return new(Topics.Feed, Rule, Care.Feed, Verdict.Look, arrival.Until, $"{because}: if it has settled, feed may begin, lightly, from the {bottle.Bottle} bottle ({bottle.Why}).",
-            [Condition.AtLeast("days here", new(arrival.Day, arrival.Arrived), Arrival.NewcomerDays, "days")])
-        { Because = because, Bottle = bottle.Bottle };
+        yield return new(
+            Topics.Feed,
+            Rule,
+            Care.Feed,
+            Verdict.Look,
+            arrival.Until,
+            $"{because}: if it has settled, feed may begin, lightly, from the {bottle.Bottle} bottle ({bottle.Why}).",
+            [Condition.AtLeast("days here", new(arrival.Day, arrival.Arrived), Arrival.NewcomerDays, "days")]
+        )
+        {
+            Because = because,
+            Bottle = bottle.Bottle,
+        };
     }
 }

@@ -12,7 +12,13 @@ public sealed class CarnivoreGuard : IGuard
 
     public bool StandsBefore(Care care) => care is Care.Feed;
 
-    public Stop? Stop(Situation now, Care care) => now.Sheet.Is(Traits.Carnivore)
-        ? new(Verdict.Hold, "it is a carnivore", "nothing in the medium, ever; it catches its own.", Condition.Known("habit", new("carnivore"), null, null))
-        : null;
+    public Stop? Stop(Situation now, Care care) =>
+        now.Sheet.Is(Traits.Carnivore)
+            ? new(
+                Verdict.Hold,
+                "it is a carnivore",
+                "nothing in the medium, ever; it catches its own.",
+                Condition.Known("habit", new("carnivore"), null, null)
+            )
+            : null;
 }

@@ -15,11 +15,22 @@ public sealed class ColdGuard : IGuard
     public Stop? Stop(Situation now, Care care)
     {
         var temper = now.Temper;
-        if (!temper.Cold) return null;
+        if (!temper.Cold)
+            return null;
         var words = string.Create(CultureInfo.InvariantCulture, $"a night was down to {temper.Night!.Value:0.#} °C");
         var condition = Condition.AtLeast("coolest night", temper.Night, temper.FeedC, "°C");
         return care is Care.Feed or Care.Mist
-            ? new(Verdict.Hold, words, string.Create(CultureInfo.InvariantCulture, $"cold roots take up no feed. It goes on at {temper.FeedC:0.#} °C and more."), condition)
-            : new(Verdict.Look, words, "cold and wet is what rots roots. Warmer first; a little water only where the pot is light and the leaf gives way.", condition);
+            ? new(
+                Verdict.Hold,
+                words,
+                string.Create(CultureInfo.InvariantCulture, $"cold roots take up no feed. It goes on at {temper.FeedC:0.#} °C and more."),
+                condition
+            )
+            : new(
+                Verdict.Look,
+                words,
+                "cold and wet is what rots roots. Warmer first; a little water only where the pot is light and the leaf gives way.",
+                condition
+            );
     }
 }

@@ -12,7 +12,13 @@ public sealed class CoverPotGuard : IGuard
 
     public bool StandsBefore(Care care) => care.GivesWater() || care is Care.Feed;
 
-    public Stop? Stop(Situation now, Care care) => CoverPotAdviser.Standing(now) is { } level
-        ? new(Verdict.Hold, $"water stood in the cover pot {Dates.Ago(level.On, now.Today)}", "tip it out first.", Condition.Sign("water in the cover pot", level.On))
-        : null;
+    public Stop? Stop(Situation now, Care care) =>
+        CoverPotAdviser.Standing(now) is { } level
+            ? new(
+                Verdict.Hold,
+                $"water stood in the cover pot {Dates.Ago(level.On, now.Today)}",
+                "tip it out first.",
+                Condition.Sign("water in the cover pot", level.On)
+            )
+            : null;
 }

@@ -12,8 +12,13 @@ public sealed class DangerGuard : IGuard
 
     public bool StandsBefore(Care care) => care.GivesWater() || care is Care.Wake or Care.PutBack or Care.Flush;
 
-    public Stop? Stop(Situation now, Care care) => now.Temper is { Danger: true } temper
-        ? new(Verdict.Hold, string.Create(CultureInfo.InvariantCulture, $"a night was down to {temper.Night!.Value:0.#} °C"), "bring it into warmth first, then feel the pot.",
-            Condition.AtLeast("coolest night", temper.Night, temper.DangerC, "°C"))
-        : null;
+    public Stop? Stop(Situation now, Care care) =>
+        now.Temper is { Danger: true } temper
+            ? new(
+                Verdict.Hold,
+                string.Create(CultureInfo.InvariantCulture, $"a night was down to {temper.Night!.Value:0.#} °C"),
+                "bring it into warmth first, then feel the pot.",
+                Condition.AtLeast("coolest night", temper.Night, temper.DangerC, "°C")
+            )
+            : null;
 }

@@ -12,7 +12,8 @@ public sealed class ForcedGuard : IGuard
 
     public bool StandsBefore(Care care) => care is Care.Feed;
 
-    public Stop? Stop(Situation now, Care care) => now.Sheet.Is(Traits.Forced)
-        ? new(Verdict.Hold, "a forced bulb lives on its store", "no feed.", Condition.Known("habit", new("forced bulb"), null, null))
-        : null;
+    public Stop? Stop(Situation now, Care care) =>
+        now.Sheet.Is(Traits.Forced)
+            ? new(Verdict.Hold, "a forced bulb lives on its store", "no feed.", Condition.Known("habit", new("forced bulb"), null, null))
+            : null;
 }

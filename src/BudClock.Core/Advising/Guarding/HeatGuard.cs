@@ -14,9 +14,14 @@ public sealed class HeatGuard : IGuard
 
     public Stop? Stop(Situation now, Care care)
     {
-        if ((now.Temper.HotNight ?? now.Temper.HotDay) is not { } hot) return null;
+        if ((now.Temper.HotNight ?? now.Temper.HotDay) is not { } hot)
+            return null;
         var when = now.Temper.HotNight is null ? "days are up to" : "nights stay at";
-        return new(Verdict.Hold, string.Create(CultureInfo.InvariantCulture, $"{when} {hot.Value:0.#} °C"), "not before it is cooler.",
-            new Condition("heat", new(hot.Value), null, "°C", false, hot.On));
+        return new(
+            Verdict.Hold,
+            string.Create(CultureInfo.InvariantCulture, $"{when} {hot.Value:0.#} °C"),
+            "not before it is cooler.",
+            new Condition("heat", new(hot.Value), null, "°C", false, hot.On)
+        );
     }
 }

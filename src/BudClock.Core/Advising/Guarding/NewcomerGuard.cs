@@ -11,9 +11,16 @@ public sealed class NewcomerGuard : IGuard
 
     public bool StandsBefore(Care care) => care is Care.Feed or Care.Mist;
 
-    public Stop? Stop(Situation now, Care care) => now.Arrival is { IsNewcomer: true } arrival
-        ? new(Verdict.Hold, $"newcomer, day {arrival.Day} of {Arrival.NewcomerDays}", $"plain water and no feed until {Dates.Short(arrival.Until)}.",
-            Condition.AtLeast("days here", new(arrival.Day, arrival.Arrived), Arrival.NewcomerDays, "days"))
-        { Until = arrival.Until }
-        : null;
+    public Stop? Stop(Situation now, Care care) =>
+        now.Arrival is { IsNewcomer: true } arrival
+            ? new(
+                Verdict.Hold,
+                $"newcomer, day {arrival.Day} of {Arrival.NewcomerDays}",
+                $"plain water and no feed until {Dates.Short(arrival.Until)}.",
+                Condition.AtLeast("days here", new(arrival.Day, arrival.Arrived), Arrival.NewcomerDays, "days")
+            )
+            {
+                Until = arrival.Until,
+            }
+            : null;
 }

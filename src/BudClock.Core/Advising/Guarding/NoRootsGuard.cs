@@ -15,8 +15,11 @@ public sealed class NoRootsGuard : IGuard
     {
         var roots = now.Roots;
         if (roots.Unrooted)
-            return care is Care.Feed ? new(Verdict.Hold, "it has no roots of its own yet", "no feed until the first ones show.", Evidence(roots)) : null;
-        if (!roots.Dead) return null;
+            return care is Care.Feed
+                ? new(Verdict.Hold, "it has no roots of its own yet", "no feed until the first ones show.", Evidence(roots))
+                : null;
+        if (!roots.Dead)
+            return null;
         var since = roots.NoneSince is { } day ? $"no live root since {Dates.Near(day, now.Today)}" : "it has no live root";
         return care is Care.Feed
             ? new(Verdict.Hold, since, "feed would only leave salt. Plain water and humid air; roots come first.", Evidence(roots))

@@ -14,12 +14,30 @@ public sealed class NotHungerGuard : IGuard
 
     public Stop? Stop(Situation now, Care care)
     {
-        if (now.Journal.Of(EntryKinds.Leaves) is not [.., { Text: "pale" or "yellowing" or "limp" or "scorched" } leaves]) return null;
-        if (leaves.On <= now.Today.AddDays(-now.Ages.Colour)) return null;
+        if (now.Journal.Of(EntryKinds.Leaves) is not [.., { Text: "pale" or "yellowing" or "limp" or "scorched" } leaves])
+            return null;
+        if (leaves.On <= now.Today.AddDays(-now.Ages.Colour))
+            return null;
         var seen = Condition.Known("leaves", new(leaves.Text!), null, leaves.On);
-        if (leaves.Text == "scorched") return new(Verdict.Hold, $"leaves were scorched {Dates.Ago(leaves.On, now.Today)}", "that is not hunger; shade first.", seen);
-        if (now.Journal.Last(EntryKinds.Moved, EntryKinds.Repotted) is not { } moved || moved.On <= now.Today.AddDays(-(int)now.Needs(Rule, "moved"))) return null;
-        var days = Condition.AtLeast($"days since it was {moved.Kind.Words.ToLowerInvariant()}", new(now.Today.DayNumber - moved.On.DayNumber, moved.On), now.Needs(Rule, "moved"), "days");
-        return new(Verdict.Hold, $"leaves {leaves.Text}, and it was {moved.Kind.Words.ToLowerInvariant()} {Dates.Ago(moved.On, now.Today)}", "that is not hunger, and more feed would only leave salt.", seen, days);
+        if (leaves.Text == "scorched")
+            return new(Verdict.Hold, $"leaves were scorched {Dates.Ago(leaves.On, now.Today)}", "that is not hunger; shade first.", seen);
+        if (
+            now.Journal.Last(EntryKinds.Moved, EntryKinds.Repotted) is not { } moved
+            || moved.On <= now.Today.AddDays(-(int)now.Needs(Rule, "moved"))
+        )
+            return null;
+        var days = Condition.AtLeast(
+            $"days since it was {moved.Kind.Words.ToLowerInvariant()}",
+            new(now.Today.DayNumber - moved.On.DayNumber, moved.On),
+            now.Needs(Rule, "moved"),
+            "days"
+        );
+        return new(
+            Verdict.Hold,
+            $"leaves {leaves.Text}, and it was {moved.Kind.Words.ToLowerInvariant()} {Dates.Ago(moved.On, now.Today)}",
+            "that is not hunger, and more feed would only leave salt.",
+            seen,
+            days
+        );
     }
 }

@@ -11,8 +11,13 @@ public sealed class PestGuard : IGuard
 
     public bool StandsBefore(Care care) => care is Care.Feed;
 
-    public Stop? Stop(Situation now, Care care) => now.Pests is { Open: true } pests && pests.LastLook.On > now.Today.AddDays(-now.Ages.Pests)
-        ? new(Verdict.Hold, $"{pests.Words} {(pests.Words == "pests" ? "were" : "was")} found {Dates.Ago(pests.Sign.On, now.Today)}", "no feed until it is clear of them.",
-            new Condition("pests", new("seen"), new("clear twice"), null, false, pests.Sign.On))
-        : null;
+    public Stop? Stop(Situation now, Care care) =>
+        now.Pests is { Open: true } pests && pests.LastLook.On > now.Today.AddDays(-now.Ages.Pests)
+            ? new(
+                Verdict.Hold,
+                $"{pests.Words} {(pests.Words == "pests" ? "were" : "was")} found {Dates.Ago(pests.Sign.On, now.Today)}",
+                "no feed until it is clear of them.",
+                new Condition("pests", new("seen"), new("clear twice"), null, false, pests.Sign.On)
+            )
+            : null;
 }

@@ -12,7 +12,13 @@ public sealed class RepotGuard : IGuard
 
     public bool StandsBefore(Care care) => care is Care.Repot or Care.Divide;
 
-    public Stop? Stop(Situation now, Care care) => RepotVeto.Reasons(now).ToList() is { Count: > 0 } reasons
-        ? new(Verdict.Hold, string.Join(", and ", reasons.Select(reason => reason.Words)), "it stays in its pot for now.", [.. reasons.Select(reason => reason.Evidence)])
-        : null;
+    public Stop? Stop(Situation now, Care care) =>
+        RepotVeto.Reasons(now).ToList() is { Count: > 0 } reasons
+            ? new(
+                Verdict.Hold,
+                string.Join(", and ", reasons.Select(reason => reason.Words)),
+                "it stays in its pot for now.",
+                [.. reasons.Select(reason => reason.Evidence)]
+            )
+            : null;
 }

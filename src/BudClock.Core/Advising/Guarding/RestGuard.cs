@@ -16,16 +16,23 @@ public sealed class RestGuard : IGuard
     public Stop? Stop(Situation now, Care care)
     {
         var sleep = now.Sleep;
-        if (sleep.Kind is SleepKind.None) return null;
+        if (sleep.Kind is SleepKind.None)
+            return null;
         var evidence = new Condition("leaf, growth or root", null, new("seen"), null, false, sleep.Since);
-        if (care is Care.Feed or Care.Mist) return new(Verdict.Hold, sleep.Rests, "no feed. It is woken first and fed then, never before.", evidence);
-        if (ArumRestAdviser.WateredOn(now)) return null;
+        if (care is Care.Feed or Care.Mist)
+            return new(Verdict.Hold, sleep.Rests, "no feed. It is woken first and fed then, never before.", evidence);
+        if (ArumRestAdviser.WateredOn(now))
+            return null;
         return sleep.Kind switch
         {
             SleepKind.Resting => new(Verdict.Hold, sleep.Rests, "dry until the plant itself shows that it wakes.", evidence),
             SleepKind.Going => new(Verdict.Hold, sleep.Rests, "hardly any water from now on; it goes to rest.", evidence),
-            _ => new(Verdict.Look, sleep.Missing is { } missing ? $"{sleep.Rests}, and {missing}" : sleep.Rests,
-                "is it leafless? Then no water until it shows that it wakes. In leaf, water as usual and write the leaf down.", evidence),
+            _ => new(
+                Verdict.Look,
+                sleep.Missing is { } missing ? $"{sleep.Rests}, and {missing}" : sleep.Rests,
+                "is it leafless? Then no water until it shows that it wakes. In leaf, water as usual and write the leaf down.",
+                evidence
+            ),
         };
     }
 }

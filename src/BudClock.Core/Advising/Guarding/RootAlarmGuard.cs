@@ -11,9 +11,14 @@ public sealed class RootAlarmGuard : IGuard
 
     public bool StandsBefore(Care care) => care.GivesWater() || care is Care.Feed;
 
-    public Stop? Stop(Situation now, Care care) => now.Thirst is { Kind: ThirstKind.RootAlarm } alarm
-        ? new(Verdict.Hold, $"{alarm.Words} {Dates.Ago(alarm.Sign!.On, now.Today)} although {alarm.Against}", "that is not thirst; look at the roots first.",
-            new Condition(alarm.Sign.Kind.Words.ToLowerInvariant(), new(alarm.Sign.Text!), new("firm"), null, false, alarm.Sign.On),
-            new Condition("water", new(alarm.Against!), new("dry"), null, false, alarm.AgainstSeen))
-        : null;
+    public Stop? Stop(Situation now, Care care) =>
+        now.Thirst is { Kind: ThirstKind.RootAlarm } alarm
+            ? new(
+                Verdict.Hold,
+                $"{alarm.Words} {Dates.Ago(alarm.Sign!.On, now.Today)} although {alarm.Against}",
+                "that is not thirst; look at the roots first.",
+                new Condition(alarm.Sign.Kind.Words.ToLowerInvariant(), new(alarm.Sign.Text!), new("firm"), null, false, alarm.Sign.On),
+                new Condition("water", new(alarm.Against!), new("dry"), null, false, alarm.AgainstSeen)
+            )
+            : null;
 }

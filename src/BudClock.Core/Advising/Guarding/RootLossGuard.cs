@@ -17,10 +17,19 @@ public sealed class RootLossGuard : IGuard
     {
         var roots = now.Roots;
         var safe = now.Needs(Rule, "safe");
-        if (roots is not { State: RootState.Few, NoneSince: { } lost } || roots.Longest?.Value >= safe) return null;
-        var length = roots.Longest is { } longest ? string.Create(CultureInfo.InvariantCulture, $"now {longest.Value:0.#} cm") : "measure them";
-        return new(Verdict.Hold, $"its roots were lost {Dates.Ago(lost, now.Today)} and new ones are short",
-            string.Create(CultureInfo.InvariantCulture, $"no feed until they are {safe:0.#} cm; {length}. A next growth of the same size is the price, and a fair one."),
-            Condition.AtLeast("new roots", roots.Longest, safe, "cm"));
+        if (roots is not { State: RootState.Few, NoneSince: { } lost } || roots.Longest?.Value >= safe)
+            return null;
+        var length = roots.Longest is { } longest
+            ? string.Create(CultureInfo.InvariantCulture, $"now {longest.Value:0.#} cm")
+            : "measure them";
+        return new(
+            Verdict.Hold,
+            $"its roots were lost {Dates.Ago(lost, now.Today)} and new ones are short",
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"no feed until they are {safe:0.#} cm; {length}. A next growth of the same size is the price, and a fair one."
+            ),
+            Condition.AtLeast("new roots", roots.Longest, safe, "cm")
+        );
     }
 }

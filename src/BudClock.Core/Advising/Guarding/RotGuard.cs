@@ -13,10 +13,20 @@ public sealed class RotGuard : IGuard
 
     public bool StandsBefore(Care care) => care.GivesWater() || care is Care.Feed or Care.Mist or Care.Flush or Care.Wake or Care.PutBack;
 
-    public Stop? Stop(Situation now, Care care) => now.Rot is { Open: true } rot
-        ? new(Verdict.Hold, $"{rot.Words} was found {Dates.Ago(rot.Sign.On, now.Today)}", "nothing until it is cut clean and firm again.",
-            new Condition("rot", new("seen"), new("none, or clear again"), null, false, rot.Sign.On))
+    public Stop? Stop(Situation now, Care care) =>
+        now.Rot is { Open: true } rot
+            ? new(
+                Verdict.Hold,
+                $"{rot.Words} was found {Dates.Ago(rot.Sign.On, now.Today)}",
+                "nothing until it is cut clean and firm again.",
+                new Condition("rot", new("seen"), new("none, or clear again"), null, false, rot.Sign.On)
+            )
         : care is Care.Wake && now.Rest?.Feel is { Text: "mouldy" } mould
-            ? new(Verdict.Hold, $"it was mouldy {Dates.Ago(mould.On, now.Today)}", "clean and dry it first.", new Condition("tuber", new("mouldy"), new("clean"), null, false, mould.On))
-            : null;
+            ? new(
+                Verdict.Hold,
+                $"it was mouldy {Dates.Ago(mould.On, now.Today)}",
+                "clean and dry it first.",
+                new Condition("tuber", new("mouldy"), new("clean"), null, false, mould.On)
+            )
+        : null;
 }

@@ -13,8 +13,13 @@ public sealed class SaltGuard : IGuard
 
     public bool StandsBefore(Care care) => care is Care.Feed;
 
-    public Stop? Stop(Situation now, Care care) => SaltAdviser.Excess(now) is { } salty
-        ? new(Verdict.Hold, string.Create(CultureInfo.InvariantCulture, $"{salty.What} measured {salty.Ppm:0} ppm"), "flush with plain water first.",
-            new Condition("dissolved solids", new(Math.Round(salty.Ppm)), new(salty.Bears), "ppm at most", false, salty.On))
-        : null;
+    public Stop? Stop(Situation now, Care care) =>
+        SaltAdviser.Excess(now) is { } salty
+            ? new(
+                Verdict.Hold,
+                string.Create(CultureInfo.InvariantCulture, $"{salty.What} measured {salty.Ppm:0} ppm"),
+                "flush with plain water first.",
+                new Condition("dissolved solids", new(Math.Round(salty.Ppm)), new(salty.Bears), "ppm at most", false, salty.On)
+            )
+            : null;
 }

@@ -13,10 +13,17 @@ public sealed class WetGuard : IGuard
 
     public Stop? Stop(Situation now, Care care)
     {
-        if (!now.Wetness.IsWet || now.Levels.OverWater) return null;
+        if (!now.Wetness.IsWet || now.Levels.OverWater)
+            return null;
         var felt = now.Wetness.Felt!;
-        return new(Verdict.Hold, $"the medium was {felt.Text} {Dates.Ago(felt.On, now.Today)}", care is Care.GiveWater or Care.WetLightly ? "leave it." : "it goes with its next water.",
-            new Condition("medium", new(felt.Text!), new("dry"), null, false, felt.On))
-        { Until = felt.On.AddDays(now.Ages.Wet + 1) };
+        return new(
+            Verdict.Hold,
+            $"the medium was {felt.Text} {Dates.Ago(felt.On, now.Today)}",
+            care is Care.GiveWater or Care.WetLightly ? "leave it." : "it goes with its next water.",
+            new Condition("medium", new(felt.Text!), new("dry"), null, false, felt.On)
+        )
+        {
+            Until = felt.On.AddDays(now.Ages.Wet + 1),
+        };
     }
 }

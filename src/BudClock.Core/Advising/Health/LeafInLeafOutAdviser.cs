@@ -18,10 +18,21 @@ public sealed class LeafInLeafOutAdviser : IAdviser
         var since = now.Today.AddDays(-Days);
         var dropped = now.Journal.Of(LeafDropped).Where(e => e.On > since).ToList();
         var come = now.Journal.Of(LeafStarted).Count(e => e.On > since);
-        if (now.Sleep.Kind is not SleepKind.None || dropped.Count < Lost || dropped.Count < come || come == 0) yield break;
-        if (now.Journal.Of(Pest, RootCount, Base, Rot, Looked).Any(e => e.On >= dropped[^1].On)) yield break;
-        yield return new(Topics.Health, Rule, Care.Look, Verdict.Look, now.Today, $"{dropped.Count} leaves out and {come} in within ten weeks: look for pests, then at the roots, then for rot. Only then at light, feed and pot.",
-            [new("leaves lost in ten weeks", new(dropped.Count), new(Lost), null, true, dropped[^1].On)])
-        { LoggedAs = Base };
+        if (now.Sleep.Kind is not SleepKind.None || dropped.Count < Lost || dropped.Count < come || come == 0)
+            yield break;
+        if (now.Journal.Of(Pest, RootCount, Base, Rot, Looked).Any(e => e.On >= dropped[^1].On))
+            yield break;
+        yield return new(
+            Topics.Health,
+            Rule,
+            Care.Look,
+            Verdict.Look,
+            now.Today,
+            $"{dropped.Count} leaves out and {come} in within ten weeks: look for pests, then at the roots, then for rot. Only then at light, feed and pot.",
+            [new("leaves lost in ten weeks", new(dropped.Count), new(Lost), null, true, dropped[^1].On)]
+        )
+        {
+            LoggedAs = Base,
+        };
     }
 }

@@ -11,7 +11,8 @@ public static class Neighbours
     public static string Words(Situation now)
     {
         var beside = now.Around.Neighbours;
-        if (beside.Count == 0) return "";
+        if (beside.Count == 0)
+            return "";
         var more = beside.Count > Named ? $" and {beside.Count - Named} more" : "";
         return $" Look at what stood with it: {string.Join(", ", beside.Take(Named))}{more}.";
     }

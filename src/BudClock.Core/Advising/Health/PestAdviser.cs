@@ -13,33 +13,75 @@ public sealed class PestAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Pests is not { Open: true } pests) yield break;
-        if (pests.LastLook.On <= now.Today.AddDays(-now.Ages.Pests)) yield return Old(now, pests);
-        else if (pests.Treated is null && pests.ClearLooks == 0) yield return Found(now, pests);
-        else yield return Again(now, pests);
+        if (now.Pests is not { Open: true } pests)
+            yield break;
+        if (pests.LastLook.On <= now.Today.AddDays(-now.Ages.Pests))
+            yield return Old(now, pests);
+        else if (pests.Treated is null && pests.ClearLooks == 0)
+            yield return Found(now, pests);
+        else
+            yield return Again(now, pests);
     }
 
-    Advice Found(Situation now, PestCase pests) => new(Topics.Health, Rule, Care.Treat, Verdict.Do, now.Today,
-        $"{Capital(pests.Words)} found {Dates.Ago(pests.Sign.On, now.Today)}{(pests.OnNewGrowth ? ", where it costs most" : "")}: set it apart, rinse them off, let it dry, and treat by the label; look again in {now.Needs(Rule, "again"):0} days until two looks are clear. Many or few, on new growth or old marks? Look at its neighbours too.{Neighbours.Words(now)}",
-        [new("pests", new("seen"), new("none"), null, true, pests.Sign.On)])
-    { Ground = Ground.Emergency };
+    Advice Found(Situation now, PestCase pests) =>
+        new(
+            Topics.Health,
+            Rule,
+            Care.Treat,
+            Verdict.Do,
+            now.Today,
+            $"{Capital(pests.Words)} found {Dates.Ago(pests.Sign.On, now.Today)}{(pests.OnNewGrowth ? ", where it costs most" : "")}: set it apart, rinse them off, let it dry, and treat by the label; look again in {now.Needs(Rule, "again"):0} days until two looks are clear. Many or few, on new growth or old marks? Look at its neighbours too.{Neighbours.Words(now)}",
+            [new("pests", new("seen"), new("none"), null, true, pests.Sign.On)]
+        )
+        {
+            Ground = Ground.Emergency,
+        };
 
     Advice Again(Situation now, PestCase pests)
     {
         var days = (int)now.Needs(Rule, pests.Predators && pests.ClearLooks == 0 ? "predators" : "again");
         var due = pests.LastLook.On.AddDays(days);
-        var what = pests.ClearLooks > 0 ? $"Found clear {Dates.Ago(pests.LastLook.On, now.Today)}" : pests.LastLook == pests.Treated ? $"Treated for {pests.Words} {Dates.Ago(pests.LastLook.On, now.Today)}" : $"{Capital(pests.Words)} seen {Dates.Ago(pests.LastLook.On, now.Today)}, after treatment";
-        var then = pests.Predators && pests.ClearLooks == 0 ? "are the predators still at work, or is a new release due?" : "look again, under leaves and in folds. Two clear looks end it.";
-        Condition since = new("days since the last look", new(now.Today.DayNumber - pests.LastLook.On.DayNumber), new(days), "days", now.Today >= due, pests.LastLook.On);
+        var what =
+            pests.ClearLooks > 0 ? $"Found clear {Dates.Ago(pests.LastLook.On, now.Today)}"
+            : pests.LastLook == pests.Treated ? $"Treated for {pests.Words} {Dates.Ago(pests.LastLook.On, now.Today)}"
+            : $"{Capital(pests.Words)} seen {Dates.Ago(pests.LastLook.On, now.Today)}, after treatment";
+        var then =
+            pests.Predators && pests.ClearLooks == 0
+                ? "are the predators still at work, or is a new release due?"
+                : "look again, under leaves and in folds. Two clear looks end it.";
+        Condition since = new(
+            "days since the last look",
+            new(now.Today.DayNumber - pests.LastLook.On.DayNumber),
+            new(days),
+            "days",
+            now.Today >= due,
+            pests.LastLook.On
+        );
         return now.Today >= due
-            ? new(Topics.Health, Rule, Care.Look, Verdict.Look, due, $"{what}: {then}", [since]) { Ground = Ground.Emergency, LoggedAs = EntryKinds.Pest }
-            : new(Topics.Health, Rule, Care.Look, Verdict.Hold, due, $"{what}: look again on {Dates.Short(due)}.", [since]) { LoggedAs = EntryKinds.Pest };
+            ? new(Topics.Health, Rule, Care.Look, Verdict.Look, due, $"{what}: {then}", [since])
+            {
+                Ground = Ground.Emergency,
+                LoggedAs = EntryKinds.Pest,
+            }
+            : new(Topics.Health, Rule, Care.Look, Verdict.Hold, due, $"{what}: look again on {Dates.Short(due)}.", [since])
+            {
+                LoggedAs = EntryKinds.Pest,
+            };
     }
 
-    Advice Old(Situation now, PestCase pests) => new(Topics.Health, Rule, Care.Look, Verdict.Look, now.Today,
-        $"{Capital(pests.Words)} seen {Dates.Ago(pests.LastLook.On, now.Today)}, and nobody wrote that it is over: look once, and write \"none\".",
-        [new("pests", new("seen"), new("none"), null, false, pests.Sign.On)])
-    { LoggedAs = EntryKinds.Pest };
+    Advice Old(Situation now, PestCase pests) =>
+        new(
+            Topics.Health,
+            Rule,
+            Care.Look,
+            Verdict.Look,
+            now.Today,
+            $"{Capital(pests.Words)} seen {Dates.Ago(pests.LastLook.On, now.Today)}, and nobody wrote that it is over: look once, and write \"none\".",
+            [new("pests", new("seen"), new("none"), null, false, pests.Sign.On)]
+        )
+        {
+            LoggedAs = EntryKinds.Pest,
+        };
 
     static string Capital(string words) => char.ToUpper(words[0], CultureInfo.InvariantCulture) + words[1..];
 }

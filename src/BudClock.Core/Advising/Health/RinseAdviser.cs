@@ -12,11 +12,21 @@ public sealed class RinseAdviser : IAdviser
     public IEnumerable<Advice> Advise(Situation now)
     {
         // Whoever has never rinsed a plant is not asked to begin.
-        if (!now.InGrowth || now.Journal.Last(EntryKinds.Rinsed) is not { } last) yield break;
+        if (!now.InGrowth || now.Journal.Last(EntryKinds.Rinsed) is not { } last)
+            yield break;
         var (days, every) = (now.Today.DayNumber - last.On.DayNumber, now.Needs(Rule, "every"));
         if (days >= every)
-            yield return new(Topics.Health, Rule, Care.Rinse, Verdict.Look, now.Today, $"Rinsed {Dates.Ago(last.On, now.Today)}: a rinse of its leaves, above and below, and a look into the folds.",
-                [new("days since it was rinsed", new(days), new(every), "days", true, last.On)])
-            { Ground = Ground.Interval };
+            yield return new(
+                Topics.Health,
+                Rule,
+                Care.Rinse,
+                Verdict.Look,
+                now.Today,
+                $"Rinsed {Dates.Ago(last.On, now.Today)}: a rinse of its leaves, above and below, and a look into the folds.",
+                [new("days since it was rinsed", new(days), new(every), "days", true, last.On)]
+            )
+            {
+                Ground = Ground.Interval,
+            };
     }
 }

@@ -13,7 +13,14 @@ public sealed class SecondLookAdviser : IAdviser
     const int AskedForDays = 28; // after that, the season itself has answered
 
     static readonly EntryKind[] RootSigns =
-        [EntryKinds.RootLength, EntryKinds.RootCount, EntryKinds.RootsAtBase, EntryKinds.RootsLost, EntryKinds.RootsStarted, EntryKinds.Repotted];
+    [
+        EntryKinds.RootLength,
+        EntryKinds.RootCount,
+        EntryKinds.RootsAtBase,
+        EntryKinds.RootsLost,
+        EntryKinds.RootsStarted,
+        EntryKinds.Repotted,
+    ];
 
     public string Rule => "K4";
 
@@ -21,9 +28,12 @@ public sealed class SecondLookAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (SecondLooks.Afternoon(now) is { } afternoon) yield return afternoon;
-        if (AfterFirstWater(now) is { } water) yield return water;
-        else if (SecondLooks.Next(now) is { } flag) yield return Ask(now, flag);
+        if (SecondLooks.Afternoon(now) is { } afternoon)
+            yield return afternoon;
+        if (AfterFirstWater(now) is { } water)
+            yield return water;
+        else if (SecondLooks.Next(now) is { } flag)
+            yield return Ask(now, flag);
     }
 
     /// <summary>The look that is open now, with what was before and is now; null when none is.</summary>
@@ -39,44 +49,72 @@ public sealed class SecondLookAdviser : IAdviser
         var reason = due
             ? $"{what} {Dates.Ago(flag.Change.On, now.Today)}: {flag.Question}"
             : $"{what} {Dates.Ago(flag.Change.On, now.Today)}: look again {Dates.Range(flag.From, flag.To)}.";
-        return new(Topics.SecondLook, "K4", Care.Compare, due ? Verdict.Look : Verdict.Hold, flag.From, reason, [.. flag.Rows.SelectMany(Conditions)]) { Until = flag.To, AnsweredBy = EntryKinds.Looked };
+        return new(
+            Topics.SecondLook,
+            "K4",
+            Care.Compare,
+            due ? Verdict.Look : Verdict.Hold,
+            flag.From,
+            reason,
+            [.. flag.Rows.SelectMany(Conditions)]
+        )
+        {
+            Until = flag.To,
+            AnsweredBy = EntryKinds.Looked,
+        };
     }
 
     static IEnumerable<Condition> Conditions(BeforeNow row) =>
-        [Condition.Known($"{row.Name} before", row.Before, row.Unit, row.BeforeOn), Condition.Known($"{row.Name} now", row.Now, row.Unit, row.NowOn)];
+        [
+            Condition.Known($"{row.Name} before", row.Before, row.Unit, row.BeforeOn),
+            Condition.Known($"{row.Name} now", row.Now, row.Unit, row.NowOn),
+        ];
 
     Advice? AfterFirstWater(Situation now)
     {
-        if (now.DryRest.FirstWater is not { } water || now.Today > water.On.AddDays(AskedForDays)) return null;
+        if (now.DryRest.FirstWater is not { } water || now.Today > water.On.AddDays(AskedForDays))
+            return null;
 
         var from = water.On.AddDays((int)now.Needs(Rule, "water-from"));
         var to = water.On.AddDays((int)now.Needs(Rule, "water-to"));
         var before = now.Journal.State(EntryKinds.Bulbs, e => e.On <= water.On);
         var after = now.Journal.State(EntryKinds.Bulbs, e => e.On > water.On);
         var looked = now.Journal.State(EntryKinds.Looked, e => e.On >= from);
-        if (after?.Value == Plump || looked?.Value == "better") return null;
-        if (after?.On >= from) return NotFilled(now, water, after);
-        if (looked is not null) return NotFilled(now, water, looked);
+        if (after?.Value == Plump || looked?.Value == "better")
+            return null;
+        if (after?.On >= from)
+            return NotFilled(now, water, after);
+        if (looked is not null)
+            return NotFilled(now, water, looked);
 
         Condition[] conditions = [Before(before, water), Condition.State("bulbs now", after, Plump, state => state == Plump)];
         var verdict = now.Today < from ? Verdict.Hold : Verdict.Look;
         var was = before is null ? "" : $" Before: {before.Value}.";
-        var reason = now.Today < from
-            ? $"{water.Kind.Words} {Dates.Ago(water.On, now.Today)}: look again {Dates.Range(from, to)}, the bulbs should fill."
-            : $"{water.Kind.Words} {Dates.Ago(water.On, now.Today)}: have the bulbs filled?{was}";
+        var reason =
+            now.Today < from
+                ? $"{water.Kind.Words} {Dates.Ago(water.On, now.Today)}: look again {Dates.Range(from, to)}, the bulbs should fill."
+                : $"{water.Kind.Words} {Dates.Ago(water.On, now.Today)}: have the bulbs filled?{was}";
         return new(Topics.SecondLook, Rule, Care.Compare, verdict, from, reason, conditions) { Until = to };
     }
 
     Advice? NotFilled(Situation now, Entry water, Seen<string> after)
     {
-        if (now.Journal.FirstSince(after.On, RootSigns) is not null) return null;
+        if (now.Journal.FirstSince(after.On, RootSigns) is not null)
+            return null;
         Condition[] conditions =
         [
             Before(now.Journal.State(EntryKinds.Bulbs, e => e.On <= water.On), water),
             Condition.State("bulbs now", after, Plump, state => state == Plump),
         ];
-        return new(Topics.SecondLook, Rule, Care.Compare, Verdict.Look, now.Today,
-            $"Bulbs {(after.Value == "worse" ? "are worse" : $"still {(after.Value == "same" ? "the same" : after.Value)}")} {after.On.DayNumber - water.On.DayNumber} days after the first water: look at the roots.", conditions);
+        return new(
+            Topics.SecondLook,
+            Rule,
+            Care.Compare,
+            Verdict.Look,
+            now.Today,
+            $"Bulbs {(after.Value == "worse" ? "are worse" : $"still {(after.Value == "same" ? "the same" : after.Value)}")} {after.On.DayNumber - water.On.DayNumber} days after the first water: look at the roots.",
+            conditions
+        );
     }
 
     static Condition Before(Seen<string>? before, Entry water) =>

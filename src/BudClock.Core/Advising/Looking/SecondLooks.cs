@@ -32,23 +32,49 @@ public static class SecondLooks
     public static SecondLook? Next(Situation now)
     {
         var looks = now.Journal.Of(Looked).Select(e => e.On).ToList();
-        return now.Journal.Of(Flagged, Repotted, Divided, Moved, Treated, RecipeSet).Select(change => Plant(now, change))
-            .Where(flag => now.Today <= flag.To.AddDays(AskedForDays) && !looks.Any(look => look >= flag.From))
-            .MinBy(flag => flag.From) is { } next
-            ? next with { Rows = Compare(now, next.Change.On) }
+        return
+            now
+                .Journal.Of(Flagged, Repotted, Divided, Moved, Treated, RecipeSet)
+                .Select(change => Plant(now, change))
+                .Where(flag => now.Today <= flag.To.AddDays(AskedForDays) && !looks.Any(look => look >= flag.From))
+                .MinBy(flag => flag.From)
+                is { } next
+            ? next with
+            {
+                Rows = Compare(now, next.Change.On),
+            }
             : null;
     }
 
     /// <summary>A limp plant over a dry pot that was soaked: firm within about two hours; limp the next day is the roots.</summary>
     public static Advice? Afternoon(Situation now)
     {
-        if (now.Wetness.LastWater is not { } water || water.On < now.Today.AddDays(-AfternoonDays)) return null;
+        if (now.Wetness.LastWater is not { } water || water.On < now.Today.AddDays(-AfternoonDays))
+            return null;
         var limp = now.Journal.Of(Leaves).LastOrDefault(e => now.Journal.IsAfter(water, e));
-        if (limp?.Text is not ("limp" or "pliable") || limp.On < water.On.AddDays(-now.Ages.Limp) || now.Journal.Of(Leaves).Any(e => now.Journal.IsAfter(e, water))) return null;
+        if (
+            limp?.Text is not ("limp" or "pliable")
+            || limp.On < water.On.AddDays(-now.Ages.Limp)
+            || now.Journal.Of(Leaves).Any(e => now.Journal.IsAfter(e, water))
+        )
+            return null;
         var when = water.On == now.Today ? "it should be firm within about two hours" : "is it firm again?";
-        return new(Topics.SecondLook, "K4", Care.Look, Verdict.Look, now.Today, $"Leaves were {limp.Text}, and it was watered {Dates.Ago(water.On, now.Today)}: {when} Limp the next day means the roots.".Replace("hours Limp", "hours. Limp", StringComparison.Ordinal),
-            [Condition.Known("leaves before", new(limp.Text), null, limp.On), Condition.Sign("leaves firm", null)])
-        { LoggedAs = Leaves };
+        return new(
+            Topics.SecondLook,
+            "K4",
+            Care.Look,
+            Verdict.Look,
+            now.Today,
+            $"Leaves were {limp.Text}, and it was watered {Dates.Ago(water.On, now.Today)}: {when} Limp the next day means the roots.".Replace(
+                "hours Limp",
+                "hours. Limp",
+                StringComparison.Ordinal
+            ),
+            [Condition.Known("leaves before", new(limp.Text), null, limp.On), Condition.Sign("leaves firm", null)]
+        )
+        {
+            LoggedAs = Leaves,
+        };
     }
 
     static SecondLook Plant(Situation now, Entry change)
@@ -73,13 +99,24 @@ public static class SecondLooks
         foreach (var kind in States)
         {
             var (before, after) = (now.Journal.State(kind, e => e.On <= change), now.Journal.State(kind, e => e.On > change));
-            if (before is not null || after is not null) rows.Add(new(kind.Words.ToLowerInvariant(), kind, null, Word(before), before?.On, Word(after), after?.On));
+            if (before is not null || after is not null)
+                rows.Add(new(kind.Words.ToLowerInvariant(), kind, null, Word(before), before?.On, Word(after), after?.On));
         }
         foreach (var series in now.Series.Where(series => series.Moves && series.Start <= change))
         {
             var (before, after) = (series.Points.Last(p => p.On <= change), series.Last);
             var later = after.On > change;
-            rows.Add(new(series.Label.ToLowerInvariant(), series.Kind, series.Organ, new(before.Cm), before.On, later ? new(after.Cm) : null, later ? after.On : null));
+            rows.Add(
+                new(
+                    series.Label.ToLowerInvariant(),
+                    series.Kind,
+                    series.Organ,
+                    new(before.Cm),
+                    before.On,
+                    later ? new(after.Cm) : null,
+                    later ? after.On : null
+                )
+            );
         }
         return rows;
     }

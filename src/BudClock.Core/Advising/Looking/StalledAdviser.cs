@@ -16,16 +16,35 @@ public sealed class StalledAdviser : IAdviser
     {
         foreach (var series in now.Series.Where(s => s.Moves && s.Last.On > now.Today.AddDays(-FollowedDays)))
         {
-            if (Pace.Read(series, series.YearBefore(now.Series), series.Finish(now.Series)) is not { Kind: PaceKind.Stalled } pace) continue;
-            if (now.Journal.Of(EntryKinds.Looked).Any(e => e.On > series.Last.On.AddDays(-1))) continue;
-            yield return new(Topics.GrowthCheck, Rule, Care.Look, Verdict.Look, now.Today, $"{series.Label} has stalled: {pace.Why} {Ask(series)}",
-                [Condition.AtLeast("rate", new(Math.Round(pace.NowCmPerDay, 2), series.Last.On), Math.Round(pace.BeforeCmPerDay, 2), "cm a day")])
-            { AnsweredBy = EntryKinds.Looked };
+            if (Pace.Read(series, series.YearBefore(now.Series), series.Finish(now.Series)) is not { Kind: PaceKind.Stalled } pace)
+                continue;
+            if (now.Journal.Of(EntryKinds.Looked).Any(e => e.On > series.Last.On.AddDays(-1)))
+                continue;
+            yield return new(
+                Topics.GrowthCheck,
+                Rule,
+                Care.Look,
+                Verdict.Look,
+                now.Today,
+                $"{series.Label} has stalled: {pace.Why} {Ask(series)}",
+                [
+                    Condition.AtLeast(
+                        "rate",
+                        new(Math.Round(pace.NowCmPerDay, 2), series.Last.On),
+                        Math.Round(pace.BeforeCmPerDay, 2),
+                        "cm a day"
+                    ),
+                ]
+            )
+            {
+                AnsweredBy = EntryKinds.Looked,
+            };
             yield break;
         }
     }
 
-    static string Ask(OrganSeries series) => series.Kind == EntryKinds.SpikeLength
-        ? "Shine a torch through the sheath, look for pests, and at the nights."
-        : "Look for pests, at the roots, and at the nights.";
+    static string Ask(OrganSeries series) =>
+        series.Kind == EntryKinds.SpikeLength
+            ? "Shine a torch through the sheath, look for pests, and at the nights."
+            : "Look for pests, at the roots, and at the nights.";
 }

@@ -14,29 +14,52 @@ public sealed class ColdAdviser : IAdviser
     public IEnumerable<Advice> Advise(Situation now)
     {
         var temper = now.Temper;
-        if (temper is { Danger: true, Night: { } night }) yield return Measured(now, night);
-        else if (temper.ColdAhead is { } frost) yield return Ahead(now, frost);
-        else if (now.Around.Outdoors && !now.Resting && Cool(now) is { } cool) yield return cool;
+        if (temper is { Danger: true, Night: { } night })
+            yield return Measured(now, night);
+        else if (temper.ColdAhead is { } frost)
+            yield return Ahead(now, frost);
+        else if (now.Around.Outdoors && !now.Resting && Cool(now) is { } cool)
+            yield return cool;
     }
 
-    Advice Measured(Situation now, Seen<double> night) => Say(Verdict.Do, now.Today,
-        $"A night was {Degrees(night.Value)} {Dates.Ago(night.On, now.Today)}, and below {Degrees(now.Temper.DangerC)} it is in danger: find it a warmer place today. No water in the cold.",
-        new("coolest night", new(night.Value), new(now.Temper.DangerC), "°C", true, night.On)) with
-    { Ground = Ground.Emergency };
+    Advice Measured(Situation now, Seen<double> night) =>
+        Say(
+            Verdict.Do,
+            now.Today,
+            $"A night was {Degrees(night.Value)} {Dates.Ago(night.On, now.Today)}, and below {Degrees(now.Temper.DangerC)} it is in danger: find it a warmer place today. No water in the cold.",
+            new("coolest night", new(night.Value), new(now.Temper.DangerC), "°C", true, night.On)
+        ) with
+        {
+            Ground = Ground.Emergency,
+        };
 
-    Advice Ahead(Situation now, ForecastDay frost) => Say(Verdict.Do, frost.On,
-        $"The night of {Dates.Short(frost.On)} is forecast at {Degrees(frost.MinC!.Value)}, and below {Degrees(now.Temper.DangerC)} it is in danger: bring it in before.",
-        new("forecast night", new(frost.MinC.Value), new(now.Temper.DangerC), "°C", true, frost.On));
+    Advice Ahead(Situation now, ForecastDay frost) =>
+        Say(
+            Verdict.Do,
+            frost.On,
+            $"The night of {Dates.Short(frost.On)} is forecast at {Degrees(frost.MinC!.Value)}, and below {Degrees(now.Temper.DangerC)} it is in danger: bring it in before.",
+            new("forecast night", new(frost.MinC.Value), new(now.Temper.DangerC), "°C", true, frost.On)
+        );
 
-    Advice? Cool(Situation now) => now.Temper.Cold
-        ? Say(Verdict.Look, now.Today, $"Nights are down to {Degrees(now.Temper.Night!.Value)}; below {Degrees(now.Temper.FeedC)} it does not grow: is it better off indoors for now?",
-            new("coolest night", new(now.Temper.Night.Value), new(now.Temper.FeedC), "°C", false, now.Temper.Night.On))
+    Advice? Cool(Situation now) =>
+        now.Temper.Cold
+            ? Say(
+                Verdict.Look,
+                now.Today,
+                $"Nights are down to {Degrees(now.Temper.Night!.Value)}; below {Degrees(now.Temper.FeedC)} it does not grow: is it better off indoors for now?",
+                new("coolest night", new(now.Temper.Night.Value), new(now.Temper.FeedC), "°C", false, now.Temper.Night.On)
+            )
         : now.Temper.CoolAhead is { } cool
-            ? Say(Verdict.Look, cool.On, $"The night of {Dates.Short(cool.On)} is forecast at {Degrees(cool.MinC!.Value)}; below {Degrees(now.Temper.FeedC)} it does not grow: have a place indoors ready.",
-                new("forecast night", new(cool.MinC.Value), new(now.Temper.FeedC), "°C", false, cool.On))
-            : null;
+            ? Say(
+                Verdict.Look,
+                cool.On,
+                $"The night of {Dates.Short(cool.On)} is forecast at {Degrees(cool.MinC!.Value)}; below {Degrees(now.Temper.FeedC)} it does not grow: have a place indoors ready.",
+                new("forecast night", new(cool.MinC.Value), new(now.Temper.FeedC), "°C", false, cool.On)
+            )
+        : null;
 
-    Advice Say(Verdict verdict, DateOnly due, string reason, Condition condition) => new(Topics.Move, Rule, Care.BringIn, verdict, due, reason, [condition]);
+    Advice Say(Verdict verdict, DateOnly due, string reason, Condition condition) =>
+        new(Topics.Move, Rule, Care.BringIn, verdict, due, reason, [condition]);
 
     static string Degrees(double celsius) => string.Create(CultureInfo.InvariantCulture, $"{celsius:0.#} °C").Replace('-', '−');
 }

@@ -14,16 +14,32 @@ public sealed class HeatAdviser : IAdviser
     {
         var (temper, limits) = (now.Temper, now.Sheet.Rule("V4")!);
         if (temper.HotNight is { } night)
-            yield return Say(Verdict.Do, now.Today, $"The last night stayed at {Degrees(night.Value)}, and warm nights are what kills it: cool it now. Shade, open by night, wet the floor, the coolest corner.", Limit("warm night", night.Value, limits.Find("hot-night")!.Value, night.On));
+            yield return Say(
+                Verdict.Do,
+                now.Today,
+                $"The last night stayed at {Degrees(night.Value)}, and warm nights are what kills it: cool it now. Shade, open by night, wet the floor, the coolest corner.",
+                Limit("warm night", night.Value, limits.Find("hot-night")!.Value, night.On)
+            );
         else if (temper.WarmNightAhead is { } ahead)
-            yield return Say(Verdict.Look, ahead.On, $"Nights of {Degrees(ahead.MinC!.Value)} are forecast from {Dates.Short(ahead.On)}; above {Degrees(limits.Find("hot-night")!.Value)} it suffers: have the coolest place ready.", Limit("forecast night", ahead.MinC.Value, limits.Find("hot-night")!.Value, ahead.On));
+            yield return Say(
+                Verdict.Look,
+                ahead.On,
+                $"Nights of {Degrees(ahead.MinC!.Value)} are forecast from {Dates.Short(ahead.On)}; above {Degrees(limits.Find("hot-night")!.Value)} it suffers: have the coolest place ready.",
+                Limit("forecast night", ahead.MinC.Value, limits.Find("hot-night")!.Value, ahead.On)
+            );
         else if (temper.HotDay is { } day)
-            yield return Say(Verdict.Look, now.Today, $"Days are up to {Degrees(day.Value)}; above {Degrees(limits.Find("hot-day")!.Value)} for days it suffers from heat: shade, air, a cooler place.", Limit("hot day", day.Value, limits.Find("hot-day")!.Value, day.On));
+            yield return Say(
+                Verdict.Look,
+                now.Today,
+                $"Days are up to {Degrees(day.Value)}; above {Degrees(limits.Find("hot-day")!.Value)} for days it suffers from heat: shade, air, a cooler place.",
+                Limit("hot day", day.Value, limits.Find("hot-day")!.Value, day.On)
+            );
     }
 
     static Condition Limit(string name, double have, double most, DateOnly on) => new(name, new(have), new(most), "°C at most", true, on);
 
-    Advice Say(Verdict verdict, DateOnly due, string reason, Condition condition) => new(Topics.Move, Rule, Care.Cool, verdict, due, reason, [condition]);
+    Advice Say(Verdict verdict, DateOnly due, string reason, Condition condition) =>
+        new(Topics.Move, Rule, Care.Cool, verdict, due, reason, [condition]);
 
     static string Degrees(double celsius) => string.Create(CultureInfo.InvariantCulture, $"{celsius:0.#} °C");
 }

@@ -13,9 +13,19 @@ public sealed class LampsAdviser : IAdviser
     public IEnumerable<Advice> Advise(Situation now)
     {
         var hours = now.Needs(Rule, "hours");
-        if (now.Resting || now.Around.Place?.LampHours is not { } burn || burn >= hours || !now.Daylight.ShorterThan(hours)) yield break;
-        yield return new(Topics.Move, Rule, Care.Lighten, Verdict.Look, now.Today,
-            string.Create(CultureInfo.InvariantCulture, $"Its lamps burn {burn:0.#} hours a day, and it wants {hours:0} h of light while days are short: set the timer, or move it under others."),
-            [new("lamp hours", new(burn), new(hours), "h", false, now.Today)]);
+        if (now.Resting || now.Around.Place?.LampHours is not { } burn || burn >= hours || !now.Daylight.ShorterThan(hours))
+            yield break;
+        yield return new(
+            Topics.Move,
+            Rule,
+            Care.Lighten,
+            Verdict.Look,
+            now.Today,
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"Its lamps burn {burn:0.#} hours a day, and it wants {hours:0} h of light while days are short: set the timer, or move it under others."
+            ),
+            [new("lamp hours", new(burn), new(hours), "h", false, now.Today)]
+        );
     }
 }

@@ -14,26 +14,57 @@ public sealed class LightAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Journal.Of(EntryKinds.Leaves).LastOrDefault(e => e.Text is "scorched" or "pale" or "firm") is not { } leaves) yield break;
-        if (leaves.Text == "firm" || leaves.On <= now.Today.AddDays(-now.Ages.Colour) || now.Resting) yield break;
+        if (now.Journal.Of(EntryKinds.Leaves).LastOrDefault(e => e.Text is "scorched" or "pale" or "firm") is not { } leaves)
+            yield break;
+        if (leaves.Text == "firm" || leaves.On <= now.Today.AddDays(-now.Ages.Colour) || now.Resting)
+            yield break;
         var seen = Condition.Sign($"leaves {leaves.Text}", leaves.On);
-        var moved = now.Journal.Last(EntryKinds.Moved) is { } move && move.On <= leaves.On && move.On > leaves.On.AddDays(-MovedDays) ? move : null;
-        if (leaves.Text == "scorched") yield return Scorched(now, leaves, moved, seen);
-        else if (now.Pests is not { Open: true }) yield return Pale(now, leaves, moved, seen);
+        var moved =
+            now.Journal.Last(EntryKinds.Moved) is { } move && move.On <= leaves.On && move.On > leaves.On.AddDays(-MovedDays) ? move : null;
+        if (leaves.Text == "scorched")
+            yield return Scorched(now, leaves, moved, seen);
+        else if (now.Pests is not { Open: true })
+            yield return Pale(now, leaves, moved, seen);
     }
 
     Advice Scorched(Situation now, Entry leaves, Entry? moved, Condition seen)
     {
         // Moved on since: what was scorched stays so.
         if (now.Journal.FirstSince(leaves.On.AddDays(1), EntryKinds.Moved) is not null)
-            return new(Topics.Move, Rule, Care.Shelter, Verdict.Hold, null, $"Leaves were scorched {Dates.Ago(leaves.On, now.Today)}, and it was moved since: the marks stay, new leaves tell.", [seen]);
-        var never = now.Sheet.Light <= LightClass.Bright ? " It is a plant for " + now.Sheet.Light.Words() + ", and does not go there in steps either." : " Later back in steps of a week, up to " + now.Sheet.Light.Words() + ".";
-        return new(Topics.Move, Rule, Care.Shelter, Verdict.Do, now.Today, $"Leaves scorched {Dates.Ago(leaves.On, now.Today)}{(moved is null ? "" : ", after its move")}: out of the sun today, into shade.{never}", [seen]);
+            return new(
+                Topics.Move,
+                Rule,
+                Care.Shelter,
+                Verdict.Hold,
+                null,
+                $"Leaves were scorched {Dates.Ago(leaves.On, now.Today)}, and it was moved since: the marks stay, new leaves tell.",
+                [seen]
+            );
+        var never =
+            now.Sheet.Light <= LightClass.Bright
+                ? " It is a plant for " + now.Sheet.Light.Words() + ", and does not go there in steps either."
+                : " Later back in steps of a week, up to " + now.Sheet.Light.Words() + ".";
+        return new(
+            Topics.Move,
+            Rule,
+            Care.Shelter,
+            Verdict.Do,
+            now.Today,
+            $"Leaves scorched {Dates.Ago(leaves.On, now.Today)}{(moved is null ? "" : ", after its move")}: out of the sun today, into shade.{never}",
+            [seen]
+        );
     }
 
-    Advice Pale(Situation now, Entry leaves, Entry? moved, Condition seen) => new(Topics.Move, Rule, Care.Lighten, Verdict.Look, now.Today,
-        moved is not null
-            ? $"Leaves pale {Dates.Ago(leaves.On, now.Today)}, after a move: into more sun? Then less light. Into a dim place? Then more, in steps of a week, up to {now.Sheet.Light.Words()}."
-            : $"Leaves pale {Dates.Ago(leaves.On, now.Today)}: new leaves in a dim place ask for more light, in steps of a week, up to {now.Sheet.Light.Words()}; bleached ones in sun for less. Which is it?",
-        [seen]);
+    Advice Pale(Situation now, Entry leaves, Entry? moved, Condition seen) =>
+        new(
+            Topics.Move,
+            Rule,
+            Care.Lighten,
+            Verdict.Look,
+            now.Today,
+            moved is not null
+                ? $"Leaves pale {Dates.Ago(leaves.On, now.Today)}, after a move: into more sun? Then less light. Into a dim place? Then more, in steps of a week, up to {now.Sheet.Light.Words()}."
+                : $"Leaves pale {Dates.Ago(leaves.On, now.Today)}: new leaves in a dim place ask for more light, in steps of a week, up to {now.Sheet.Light.Words()}; bleached ones in sun for less. Which is it?",
+            [seen]
+        );
 }

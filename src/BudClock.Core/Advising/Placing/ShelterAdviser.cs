@@ -15,9 +15,12 @@ public sealed class ShelterAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (!now.Around.Outdoors) yield break;
-        if (now.Resting || now.DryRest.Waking || now.Sleep.Kind is SleepKind.Going) yield return FromRain(now);
-        if (now.Journal.Last(EntryKinds.Moved) is { } moved && InSteps(now, moved) is { } steps) yield return steps;
+        if (!now.Around.Outdoors)
+            yield break;
+        if (now.Resting || now.DryRest.Waking || now.Sleep.Kind is SleepKind.Going)
+            yield return FromRain(now);
+        if (now.Journal.Last(EntryKinds.Moved) is { } moved && InSteps(now, moved) is { } steps)
+            yield return steps;
     }
 
     Advice FromRain(Situation now)
@@ -25,25 +28,54 @@ public sealed class ShelterAdviser : IAdviser
         var since = now.Sleep.Since ?? now.DryRest.Woke ?? now.Today;
         var newest = now.Journal.Last(EntryKinds.Moved) is { } moved && moved.On > since ? moved.On : since;
         var news = now.Today < newest.AddDays(NewsDays);
-        return new(Topics.Move, Rule, Care.Shelter, news ? Verdict.Look : Verdict.Hold, now.Today,
-            $"It stands out of doors and {(now.DryRest.Waking ? "waits dry for its first water" : "rests")}: is it under cover? Keep rain off it.", [new("under cover from rain", null, new("yes"), null, false, newest)]);
+        return new(
+            Topics.Move,
+            Rule,
+            Care.Shelter,
+            news ? Verdict.Look : Verdict.Hold,
+            now.Today,
+            $"It stands out of doors and {(now.DryRest.Waking ? "waits dry for its first water" : "rests")}: is it under cover? Keep rain off it.",
+            [new("under cover from rain", null, new("yes"), null, false, newest)]
+        );
     }
 
     Advice? InSteps(Situation now, Entry moved)
     {
         var (days, step) = (now.Today.DayNumber - moved.On.DayNumber, (int)now.Needs(Rule, "step"));
-        if (days >= step * Steps || Scorched(now)) return null;
+        if (days >= step * Steps || Scorched(now))
+            return null;
         var light = now.Sheet.Light;
         Condition condition = new("days since it moved out", new(days), new(step * Steps), "days", false, moved.On);
         if (moved.Text?.Contains("full sun", StringComparison.OrdinalIgnoreCase) == true)
-            return Say(Verdict.Look, now.Today, $"Moved into full sun {Dates.Ago(moved.On, now.Today)}, straight from indoors? Shade it from noon sun first{(light is LightClass.FullSun ? ", then a step more each week" : $"; it bears {light.Words()} at most")}. No dome or bag over it in the sun.", condition);
+            return Say(
+                Verdict.Look,
+                now.Today,
+                $"Moved into full sun {Dates.Ago(moved.On, now.Today)}, straight from indoors? Shade it from noon sun first{(light is LightClass.FullSun ? ", then a step more each week" : $"; it bears {light.Words()} at most")}. No dome or bag over it in the sun.",
+                condition
+            );
         if (light <= LightClass.Bright)
-            return Say(Verdict.Hold, moved.On.AddDays(step * Steps), $"Moved out {Dates.Ago(moved.On, now.Today)}: it stays in {light.Words()}, out of wind. No dome or bag over it where the sun comes.", condition);
-        var now_ = days < step ? "shade from noon sun and wind" : days < step * 2 ? "morning sun" : light is LightClass.FullSun ? "all but the noon sun" : "morning or evening sun, which is its most";
-        return Say(Verdict.Hold, moved.On.AddDays(((days / step) + 1) * step), $"Moved out {Dates.Ago(moved.On, now.Today)}: {now_} for now, a step more each week up to {light.Words()}. No dome or bag over it in the sun.", condition);
+            return Say(
+                Verdict.Hold,
+                moved.On.AddDays(step * Steps),
+                $"Moved out {Dates.Ago(moved.On, now.Today)}: it stays in {light.Words()}, out of wind. No dome or bag over it where the sun comes.",
+                condition
+            );
+        var now_ =
+            days < step ? "shade from noon sun and wind"
+            : days < step * 2 ? "morning sun"
+            : light is LightClass.FullSun ? "all but the noon sun"
+            : "morning or evening sun, which is its most";
+        return Say(
+            Verdict.Hold,
+            moved.On.AddDays(((days / step) + 1) * step),
+            $"Moved out {Dates.Ago(moved.On, now.Today)}: {now_} for now, a step more each week up to {light.Words()}. No dome or bag over it in the sun.",
+            condition
+        );
     }
 
-    static bool Scorched(Situation now) => now.Journal.Of(EntryKinds.Leaves) is [.., { Text: "scorched" } leaves] && leaves.On > now.Today.AddDays(-now.Ages.Colour);
+    static bool Scorched(Situation now) =>
+        now.Journal.Of(EntryKinds.Leaves) is [.., { Text: "scorched" } leaves] && leaves.On > now.Today.AddDays(-now.Ages.Colour);
 
-    Advice Say(Verdict verdict, DateOnly due, string reason, Condition condition) => new(Topics.Move, Rule, Care.Move, verdict, due, reason, [condition]) { Ground = Ground.Interval };
+    Advice Say(Verdict verdict, DateOnly due, string reason, Condition condition) =>
+        new(Topics.Move, Rule, Care.Move, verdict, due, reason, [condition]) { Ground = Ground.Interval };
 }

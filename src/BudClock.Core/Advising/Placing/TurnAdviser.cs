@@ -12,11 +12,21 @@ public sealed class TurnAdviser : IAdviser
     public IEnumerable<Advice> Advise(Situation now)
     {
         // Whoever has never turned a plant is not asked to begin.
-        if (!now.InGrowth || now.Open(LaneKind.Spike) || now.Journal.Last(EntryKinds.Turned) is not { } last) yield break;
+        if (!now.InGrowth || now.Open(LaneKind.Spike) || now.Journal.Last(EntryKinds.Turned) is not { } last)
+            yield break;
         var (days, every) = (now.Today.DayNumber - last.On.DayNumber, now.Needs(Rule, "every"));
         if (days >= every)
-            yield return new(Topics.Move, Rule, Care.Turn, Verdict.Look, now.Today, $"Turned {Dates.Ago(last.On, now.Today)}: a quarter turn, unless it leans to no side.",
-                [new("days since it was turned", new(days), new(every), "days", true, last.On)])
-            { Ground = Ground.Interval };
+            yield return new(
+                Topics.Move,
+                Rule,
+                Care.Turn,
+                Verdict.Look,
+                now.Today,
+                $"Turned {Dates.Ago(last.On, now.Today)}: a quarter turn, unless it leans to no side.",
+                [new("days since it was turned", new(days), new(every), "days", true, last.On)]
+            )
+            {
+                Ground = Ground.Interval,
+            };
     }
 }

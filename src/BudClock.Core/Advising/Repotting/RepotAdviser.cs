@@ -20,12 +20,25 @@ public sealed class RepotAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Arrival is { WrongMedium: not null } || now.Rot is { Open: true } || now.Roots.Unrooted || now.Resting && now.Sheet.Rule("D6") is null) yield break;
-        if (Wanted(now) is not { } wanted) yield break;
+        if (
+            now.Arrival is { WrongMedium: not null }
+            || now.Rot is { Open: true }
+            || now.Roots.Unrooted
+            || now.Resting && now.Sheet.Rule("D6") is null
+        )
+            yield break;
+        if (Wanted(now) is not { } wanted)
+            yield break;
         if (now.Sheet.Is(Traits.PotBound) && now.Sheet.Rule("W5") is null)
-            yield return Say(Verdict.Hold, $"{wanted.Words}, but it blooms when its pot is full: it stays until roots heave out at the top, or it declines.", wanted.Evidence);
-        else if (now.Sheet.Is(Traits.RootsInFlushes)) yield return InWindow(now, wanted);
-        else yield return Act(now, wanted);
+            yield return Say(
+                Verdict.Hold,
+                $"{wanted.Words}, but it blooms when its pot is full: it stays until roots heave out at the top, or it declines.",
+                wanted.Evidence
+            );
+        else if (now.Sheet.Is(Traits.RootsInFlushes))
+            yield return InWindow(now, wanted);
+        else
+            yield return Act(now, wanted);
     }
 
     sealed record Want(string Words, Condition Evidence, string Into);
@@ -33,47 +46,105 @@ public sealed class RepotAdviser : IAdviser
     static Want? Wanted(Situation now)
     {
         var last = now.Journal.Last(Repotted)?.On;
-        if (last > now.Today.AddDays(-RecentDays)) return null;
-        if (LeafSpanAsks(now) is { } span) return span;
-        if (now.Journal.Last(RootsAtBase) is { } roots && roots.On > now.Today.AddDays(-RecentDays) && !now.Sheet.Is(Traits.DryRest) && !(last >= roots.On))
+        if (last > now.Today.AddDays(-RecentDays))
+            return null;
+        if (LeafSpanAsks(now) is { } span)
+            return span;
+        if (
+            now.Journal.Last(RootsAtBase) is { } roots
+            && roots.On > now.Today.AddDays(-RecentDays)
+            && !now.Sheet.Is(Traits.DryRest)
+            && !(last >= roots.On)
+        )
             return new("Roots at the bottom of the pot", Condition.Sign("roots at the bottom of the pot", roots.On), Larger(now));
         var months = now.Sheet.Rule("R1")!["medium"];
-        if (last is not { } repotted || now.Today < repotted.AddMonths((int)months) || now.Sheet.Is(Traits.PotBound) || now.Sheet.Is(Traits.Succulent)) return null;
+        if (
+            last is not { } repotted
+            || now.Today < repotted.AddMonths((int)months)
+            || now.Sheet.Is(Traits.PotBound)
+            || now.Sheet.Is(Traits.Succulent)
+        )
+            return null;
         var age = ((now.Today.Year - repotted.Year) * 12) + now.Today.Month - repotted.Month;
-        return new($"Its medium is {age} months old", Condition.AtLeast("age of the medium", new(age, repotted), months, "months"), " into fresh medium, the pot the roots need");
+        return new(
+            $"Its medium is {age} months old",
+            Condition.AtLeast("age of the medium", new(age, repotted), months, "months"),
+            " into fresh medium, the pot the roots need"
+        );
     }
 
     /// <summary>Rule R4 for rosettes: a third of the leaf span.</summary>
     static Want? LeafSpanAsks(Situation now)
     {
-        if (now.Sheet.Rule("W5") is null || now.Journal.Last(LeafSpan) is not { Amount: { } span } entry || now.Plant.Pot?.DiameterCm is not { } pot) return null;
+        if (
+            now.Sheet.Rule("W5") is null
+            || now.Journal.Last(LeafSpan) is not { Amount: { } span } entry
+            || now.Plant.Pot?.DiameterCm is not { } pot
+        )
+            return null;
         var third = Math.Round(span.InBase / 3);
-        return pot >= third * 0.8 ? null : new(
-            string.Create(CultureInfo.InvariantCulture, $"Leaves {span.InBase:0.#} cm across in a pot of {pot:0.#} cm"),
-            Condition.AtLeast("pot", new(pot, entry.On), third, "cm"), string.Create(CultureInfo.InvariantCulture, $" into {third:0} cm, a third of the leaf span"));
+        return pot >= third * 0.8
+            ? null
+            : new(
+                string.Create(CultureInfo.InvariantCulture, $"Leaves {span.InBase:0.#} cm across in a pot of {pot:0.#} cm"),
+                Condition.AtLeast("pot", new(pot, entry.On), third, "cm"),
+                string.Create(CultureInfo.InvariantCulture, $" into {third:0} cm, a third of the leaf span")
+            );
     }
 
-    static string Larger(Situation now) => now.Plant.Pot?.DiameterCm is { } pot
-        ? string.Create(CultureInfo.InvariantCulture, $" into {pot + 2.5:0.#}–{pot + 5:0.#} cm, no larger")
-        : " into the next size, no larger";
+    static string Larger(Situation now) =>
+        now.Plant.Pot?.DiameterCm is { } pot
+            ? string.Create(CultureInfo.InvariantCulture, $" into {pot + 2.5:0.#}–{pot + 5:0.#} cm, no larger")
+            : " into the next size, no larger";
 
     Advice InWindow(Situation now, Want wanted)
     {
         var (open, late) = (now.Needs(Rule, "open"), now.Needs(Rule, "late"));
         var flush = now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Roots, Open: true });
         var length = now.Series.FirstOrDefault(series => series.Kind == RootLength && series.Moves)?.Last;
-        if (flush is null) return Say(Verdict.Hold, $"{wanted.Words}: wait for new root tips; the window opens with them.", wanted.Evidence, Condition.Sign("new root tips", null));
+        if (flush is null)
+            return Say(
+                Verdict.Hold,
+                $"{wanted.Words}: wait for new root tips; the window opens with them.",
+                wanted.Evidence,
+                Condition.Sign("new root tips", null)
+            );
         if (length?.Cm > late)
-            return Say(Verdict.Hold, string.Create(CultureInfo.InvariantCulture, $"{wanted.Words}, but roots of {length.Cm:0.#} cm are likely to break: the window is missed, tide over to the next growth."), wanted.Evidence, new("new roots", new(length.Cm), new(open), "cm at most", false, length.On));
-        return Act(now, wanted) is var act && (length is null || length.Cm <= open) ? act
-            : act with { Verdict = act.Verdict is Verdict.Hold ? Verdict.Hold : Verdict.Look, Reason = string.Create(CultureInfo.InvariantCulture, $"{wanted.Words}, and new roots are {length!.Cm:0.#} cm: now or not before the next growth; longer ones break.") };
+            return Say(
+                Verdict.Hold,
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"{wanted.Words}, but roots of {length.Cm:0.#} cm are likely to break: the window is missed, tide over to the next growth."
+                ),
+                wanted.Evidence,
+                new("new roots", new(length.Cm), new(open), "cm at most", false, length.On)
+            );
+        return Act(now, wanted) is var act && (length is null || length.Cm <= open)
+            ? act
+            : act with
+            {
+                Verdict = act.Verdict is Verdict.Hold ? Verdict.Hold : Verdict.Look,
+                Reason = string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"{wanted.Words}, and new roots are {length!.Cm:0.#} cm: now or not before the next growth; longer ones break."
+                ),
+            };
     }
 
     Advice Act(Situation now, Want wanted)
     {
-        var dry = now.Sheet.Rule("D6") is not null && now.Resting ? " Keep it dry after: no water for 30 to 60 days, then its first water." : "";
-        return Say(now.Sheet.Rule("D6") is not null && now.Resting ? Verdict.Look : Verdict.Do, $"{wanted.Words}: repot{wanted.Into}.{dry}", wanted.Evidence) with { Because = wanted.Words };
+        var dry =
+            now.Sheet.Rule("D6") is not null && now.Resting ? " Keep it dry after: no water for 30 to 60 days, then its first water." : "";
+        return Say(
+            now.Sheet.Rule("D6") is not null && now.Resting ? Verdict.Look : Verdict.Do,
+            $"{wanted.Words}: repot{wanted.Into}.{dry}",
+            wanted.Evidence
+        ) with
+        {
+            Because = wanted.Words,
+        };
     }
 
-    Advice Say(Verdict verdict, string reason, params Condition[] conditions) => new(Topics.Repot, Rule, Care.Repot, verdict, null, reason, conditions);
+    Advice Say(Verdict verdict, string reason, params Condition[] conditions) =>
+        new(Topics.Repot, Rule, Care.Repot, verdict, null, reason, conditions);
 }

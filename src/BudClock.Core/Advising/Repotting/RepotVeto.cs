@@ -16,27 +16,49 @@ public static class RepotVeto
     /// <summary>The reasons that hold today; none for an emergency, and when nothing objects.</summary>
     public static IEnumerable<Reason> Reasons(Situation now)
     {
-        if (now.Rot is { Open: true }) yield break;
+        if (now.Rot is { Open: true })
+            yield break;
         if (now.Arrival is { IsNewcomer: true } arrival)
-            yield return new($"it is still settling in, until {Dates.Short(arrival.Until)}", Condition.AtLeast("days here", new(arrival.Day, arrival.Arrived), Arrival.NewcomerDays, "days"));
-        if (Nights(now) is { } nights) yield return nights;
+            yield return new(
+                $"it is still settling in, until {Dates.Short(arrival.Until)}",
+                Condition.AtLeast("days here", new(arrival.Day, arrival.Arrived), Arrival.NewcomerDays, "days")
+            );
+        if (Nights(now) is { } nights)
+            yield return nights;
         if (now.Journal.Last(EntryKinds.Moved) is { } moved && moved.On > now.Today.AddDays(-SettlingDays))
-            yield return new($"it moved {Dates.Ago(moved.On, now.Today)}", Condition.AtLeast("days since it moved", new(now.Today.DayNumber - moved.On.DayNumber, moved.On), SettlingDays, "days"));
-        if (now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Spike or LaneKind.Bloom, Open: true }) is { } flower && now.Sheet.Rule("D8") is null)
+            yield return new(
+                $"it moved {Dates.Ago(moved.On, now.Today)}",
+                Condition.AtLeast("days since it moved", new(now.Today.DayNumber - moved.On.DayNumber, moved.On), SettlingDays, "days")
+            );
+        if (
+            now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Spike or LaneKind.Bloom, Open: true }) is { } flower
+            && now.Sheet.Rule("D8") is null
+        )
             yield return new("it is in bud or bloom", new("bud or bloom", new("seen"), new("none"), null, false, flower.From));
-        if (Dim(now)) yield return new("days are short and it hardly grows", new("hours of daylight", new(Math.Round(now.Daylight.Hours!.Value, 1)), new(DimHours), "h", false, now.Today));
+        if (Dim(now))
+            yield return new(
+                "days are short and it hardly grows",
+                new("hours of daylight", new(Math.Round(now.Daylight.Hours!.Value, 1)), new(DimHours), "h", false, now.Today)
+            );
     }
 
     static Reason? Nights(Situation now)
     {
         var (temper, limit) = (now.Temper, now.Temper.FeedC);
         if (temper is { Cold: true, Night: { } night })
-            return new(string.Create(CultureInfo.InvariantCulture, $"nights are down to {night.Value:0.#} °C"), Condition.AtLeast("coolest night", night, limit, "°C"));
+            return new(
+                string.Create(CultureInfo.InvariantCulture, $"nights are down to {night.Value:0.#} °C"),
+                Condition.AtLeast("coolest night", night, limit, "°C")
+            );
         return temper.CoolAhead is { MinC: { } cold } ahead
-            ? new(string.Create(CultureInfo.InvariantCulture, $"a night of {cold:0.#} °C is forecast for {Dates.Short(ahead.On)}"), new("forecast night", new(cold), new(limit), "°C", false, ahead.On))
+            ? new(
+                string.Create(CultureInfo.InvariantCulture, $"a night of {cold:0.#} °C is forecast for {Dates.Short(ahead.On)}"),
+                new("forecast night", new(cold), new(limit), "°C", false, ahead.On)
+            )
             : null;
     }
 
     /// <summary>Vines and aroids repotted out of active growth were lost so; a bare shrub is repotted dry, before it wakes.</summary>
-    static bool Dim(Situation now) => now.Daylight.ShorterThan(DimHours) && !now.Around.Lamps(DimHours) && (now.Sheet.Is(Traits.Vine) || now.Sheet.Is(Traits.Corms));
+    static bool Dim(Situation now) =>
+        now.Daylight.ShorterThan(DimHours) && !now.Around.Lamps(DimHours) && (now.Sheet.Is(Traits.Vine) || now.Sheet.Is(Traits.Corms));
 }

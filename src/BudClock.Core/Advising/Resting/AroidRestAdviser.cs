@@ -12,8 +12,17 @@ public sealed class AroidRestAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Rest is not { Lifted: false } rest || now.Levels.OverWater) yield break;
-        var advice = new WaterAsked(Rule, "a little water, never bone dry", "feel the medium and the base") { Care = Care.WetLightly, Every = now.Needs(Rule, "every"), Since = rest.Since }.Judge(now);
-        yield return advice with { Reason = $"Leafless since {Dates.Near(rest.Since, now.Today)}, not dead. {advice.Reason}" };
+        if (now.Rest is not { Lifted: false } rest || now.Levels.OverWater)
+            yield break;
+        var advice = new WaterAsked(Rule, "a little water, never bone dry", "feel the medium and the base")
+        {
+            Care = Care.WetLightly,
+            Every = now.Needs(Rule, "every"),
+            Since = rest.Since,
+        }.Judge(now);
+        yield return advice with
+        {
+            Reason = $"Leafless since {Dates.Near(rest.Since, now.Today)}, not dead. {advice.Reason}",
+        };
     }
 }

@@ -18,13 +18,23 @@ public sealed class ArumRestAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.School(Question) is not { } school) yield break;
+        if (now.School(Question) is not { } school)
+            yield break;
         var faded = now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Bloom, To: not null })?.To;
         var shoots = faded is { } bloom && now.Journal.Of(EntryKinds.GrowthStarted, EntryKinds.SpikeStarted).Any(e => e.On > bloom);
         if (school.Chosen.Name == DryRest && faded is { } over && !shoots)
-            yield return new Advice(Topics.Water, Rule, Care.GiveWater, Verdict.Hold, null,
-                $"Bloom over {Dates.Near(over, now.Today)}: rested dry in the pot until it shoots. Not dead; it may sleep for three to five months.", [Condition.Sign("bloom over", over)])
-            { Ground = Ground.Veto }.By(school);
+            yield return new Advice(
+                Topics.Water,
+                Rule,
+                Care.GiveWater,
+                Verdict.Hold,
+                null,
+                $"Bloom over {Dates.Near(over, now.Today)}: rested dry in the pot until it shoots. Not dead; it may sleep for three to five months.",
+                [Condition.Sign("bloom over", over)]
+            )
+            {
+                Ground = Ground.Veto,
+            }.By(school);
         else if (now.Rest is { } rest)
             yield return Asleep(now, rest).By(school);
     }
@@ -33,7 +43,26 @@ public sealed class ArumRestAdviser : IAdviser
     {
         var seen = Condition.Sign("died down", rest.Since);
         return WateredOn(now) && !rest.Lifted
-            ? new(Topics.Water, Rule, Care.WetLightly, now.Wetness.IsWet ? Verdict.Hold : Verdict.Look, now.Today, "Died down, and watered on as usual: feel that the medium is damp, not wet. Not dead; it may sleep for three to five months.", [seen])
-            : new(Topics.Water, Rule, Care.GiveWater, Verdict.Hold, null, $"Died down since {Dates.Near(rest.Since, now.Today)}: dry until it shoots. Not dead; it may sleep for three to five months.", [seen]) { Ground = Ground.Veto };
+            ? new(
+                Topics.Water,
+                Rule,
+                Care.WetLightly,
+                now.Wetness.IsWet ? Verdict.Hold : Verdict.Look,
+                now.Today,
+                "Died down, and watered on as usual: feel that the medium is damp, not wet. Not dead; it may sleep for three to five months.",
+                [seen]
+            )
+            : new(
+                Topics.Water,
+                Rule,
+                Care.GiveWater,
+                Verdict.Hold,
+                null,
+                $"Died down since {Dates.Near(rest.Since, now.Today)}: dry until it shoots. Not dead; it may sleep for three to five months.",
+                [seen]
+            )
+            {
+                Ground = Ground.Veto,
+            };
     }
 }

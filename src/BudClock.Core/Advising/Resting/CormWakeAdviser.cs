@@ -15,12 +15,33 @@ public sealed class CormWakeAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Sheet.Rule("D4") is not null || !(now.Sheet.Is(Traits.Corms) || now.Plant.Origin == "corm")) yield break;
-        if (now.Journal.Last(Planted, GrowthStarted, LeafStarted, LeavesGone, Leaves, LeafSpan) is not { } planted || planted.Kind != Planted) yield break;
+        if (now.Sheet.Rule("D4") is not null || !(now.Sheet.Is(Traits.Corms) || now.Plant.Origin == "corm"))
+            yield break;
+        if (
+            now.Journal.Last(Planted, GrowthStarted, LeafStarted, LeavesGone, Leaves, LeafSpan) is not { } planted
+            || planted.Kind != Planted
+        )
+            yield break;
         var days = now.Today.DayNumber - planted.On.DayNumber;
         Condition since = new("days since planting", new(days), new(PatientDays), "days", days >= PatientDays, planted.On);
         yield return days < PatientDays
-            ? new(Topics.Wake, Rule, Care.LeaveAlone, Verdict.Hold, planted.On.AddDays(PatientDays), $"Planted {Dates.Ago(planted.On, now.Today)}: a corm takes weeks to months, often until spring. No shoot yet is normal; warm, closed and humid.", [since])
-            : new(Topics.Wake, Rule, Care.Feel, Verdict.Look, now.Today, $"Planted {Dates.Ago(planted.On, now.Today)} and no shoot: feel the corm. Firm may still come; soft is gone.", [since]);
+            ? new(
+                Topics.Wake,
+                Rule,
+                Care.LeaveAlone,
+                Verdict.Hold,
+                planted.On.AddDays(PatientDays),
+                $"Planted {Dates.Ago(planted.On, now.Today)}: a corm takes weeks to months, often until spring. No shoot yet is normal; warm, closed and humid.",
+                [since]
+            )
+            : new(
+                Topics.Wake,
+                Rule,
+                Care.Feel,
+                Verdict.Look,
+                now.Today,
+                $"Planted {Dates.Ago(planted.On, now.Today)} and no shoot: feel the corm. Firm may still come; soft is gone.",
+                [since]
+            );
     }
 }

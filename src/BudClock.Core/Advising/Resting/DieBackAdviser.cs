@@ -12,11 +12,24 @@ public sealed class DieBackAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Sleep is not { Kind: SleepKind.Going, Since: { } first }) yield break;
+        if (now.Sleep is not { Kind: SleepKind.Going, Since: { } first })
+            yield break;
         var (yellow, gone) = (first.AddDays((int)now.Needs(Rule, "yellow")), first.AddDays((int)now.Needs(Rule, "gone")));
-        var ahead = now.Today > gone ? "The last leaves are late; feel whether the tuber is firm." : $"Most leaves are yellow by about {Dates.Short(yellow)} and gone by about {Dates.Short(gone)}; that is normal.";
-        yield return new(Topics.Water, Rule, Care.GiveWater, Verdict.Hold, gone,
-            $"It dies back since {Dates.Short(first)}: no rain, less light, hardly any water. {ahead}", [Condition.Sign("leaves going in their season", first)])
-        { Ground = Ground.Veto };
+        var ahead =
+            now.Today > gone
+                ? "The last leaves are late; feel whether the tuber is firm."
+                : $"Most leaves are yellow by about {Dates.Short(yellow)} and gone by about {Dates.Short(gone)}; that is normal.";
+        yield return new(
+            Topics.Water,
+            Rule,
+            Care.GiveWater,
+            Verdict.Hold,
+            gone,
+            $"It dies back since {Dates.Short(first)}: no rain, less light, hardly any water. {ahead}",
+            [Condition.Sign("leaves going in their season", first)]
+        )
+        {
+            Ground = Ground.Veto,
+        };
     }
 }

@@ -13,13 +13,35 @@ public sealed class HeldBackAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Rest?.Stored is not { } stored) yield break;
+        if (now.Rest?.Stored is not { } stored)
+            yield break;
         var (cool, warm) = (now.Needs(Rule, "cool"), now.Needs(Rule, "warm"));
         var span = string.Create(CultureInfo.InvariantCulture, $"{cool:0}–{warm:0} °C");
-        yield return new(Topics.Water, Rule, Care.GiveWater, Verdict.Hold, null, $"Held back since {Dates.Near(stored.On, now.Today)}: cool, dark and dry, {span}.", [Condition.Sign("planted", null)]) { Ground = Ground.Veto };
-        if (now.CoolestNightC is not { } night || (night.Value >= cool && night.Value <= warm)) yield break;
-        yield return new(Topics.Rest, Rule, Care.Move, Verdict.Look, now.Today,
-            string.Create(CultureInfo.InvariantCulture, $"Its store is at {night.Value:0.#} °C; bulbs held back want {span}. Find it a {(night.Value > warm ? "cooler" : "warmer")} shelf."),
-            [new("coolest night in the store", new(night.Value), new(span), "°C", false, night.On)]);
+        yield return new(
+            Topics.Water,
+            Rule,
+            Care.GiveWater,
+            Verdict.Hold,
+            null,
+            $"Held back since {Dates.Near(stored.On, now.Today)}: cool, dark and dry, {span}.",
+            [Condition.Sign("planted", null)]
+        )
+        {
+            Ground = Ground.Veto,
+        };
+        if (now.CoolestNightC is not { } night || (night.Value >= cool && night.Value <= warm))
+            yield break;
+        yield return new(
+            Topics.Rest,
+            Rule,
+            Care.Move,
+            Verdict.Look,
+            now.Today,
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"Its store is at {night.Value:0.#} °C; bulbs held back want {span}. Find it a {(night.Value > warm ? "cooler" : "warmer")} shelf."
+            ),
+            [new("coolest night in the store", new(night.Value), new(span), "°C", false, night.On)]
+        );
     }
 }

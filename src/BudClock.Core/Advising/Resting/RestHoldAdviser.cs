@@ -13,10 +13,20 @@ public sealed class RestHoldAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Rest is not { } rest || now.DryRest.Asleep || Own.Any(rule => now.Sheet.Rule(rule) is not null)) yield break;
+        if (now.Rest is not { } rest || now.DryRest.Asleep || Own.Any(rule => now.Sheet.Rule(rule) is not null))
+            yield break;
         var usually = rest.Wakes is { } wakes ? $", usually about {Dates.Near(wakes, now.Today)}" : "";
-        yield return new(Topics.Water, Rule, Care.GiveWater, Verdict.Hold, rest.Wakes,
-            $"Resting since {Dates.Near(rest.Since, now.Today)}: dry until it shows a nose, a shoot or a stalk{usually}.", [Condition.Sign("it shows that it wakes", null)])
-        { Ground = Ground.Veto };
+        yield return new(
+            Topics.Water,
+            Rule,
+            Care.GiveWater,
+            Verdict.Hold,
+            rest.Wakes,
+            $"Resting since {Dates.Near(rest.Since, now.Today)}: dry until it shows a nose, a shoot or a stalk{usually}.",
+            [Condition.Sign("it shows that it wakes", null)]
+        )
+        {
+            Ground = Ground.Veto,
+        };
     }
 }

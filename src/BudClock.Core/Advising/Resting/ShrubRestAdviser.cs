@@ -19,30 +19,48 @@ public sealed class ShrubRestAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Rest is not { Lifted: false } rest) yield break;
-        if (MovedOut(now, rest) is not { } moved) yield return Hold(now, rest);
+        if (now.Rest is not { Lifted: false } rest)
+            yield break;
+        if (MovedOut(now, rest) is not { } moved)
+            yield return Hold(now, rest);
         else if (now.Journal.FirstSince(moved.On, Watered, Soaked) is not null)
-            yield return new WaterAsked(Rule, "a little more than before, until leaves come", "feel the medium") { Care = Care.WetLightly }.Judge(now);
-        else yield return AfterMove(now, moved);
+            yield return new WaterAsked(Rule, "a little more than before, until leaves come", "feel the medium")
+            {
+                Care = Care.WetLightly,
+            }.Judge(now);
+        else
+            yield return AfterMove(now, moved);
     }
 
     Advice Hold(Situation now, RestState rest)
     {
         var about = rest.Wakes is { } wakes ? $", about {Dates.Near(wakes, now.Today)}" : "";
-        return new(Topics.Water, Rule, Care.GiveWater, Verdict.Hold, rest.Wakes,
+        return new(
+            Topics.Water,
+            Rule,
+            Care.GiveWater,
+            Verdict.Hold,
+            rest.Wakes,
             $"Leafless since {Dates.Near(rest.Since, now.Today)}: dry and warm, however warm a winter's day is. It drinks again when it moves out in spring{about}.",
-            [new("moved out in spring", null, new("seen"), null, false, null)])
-        { Ground = Ground.Veto };
+            [new("moved out in spring", null, new("seen"), null, false, null)]
+        )
+        {
+            Ground = Ground.Veto,
+        };
     }
 
     /// <summary>A move while days lengthen towards summer; one in autumn or winter goes indoors. Where day length tells nothing, one that says "out".</summary>
-    static Entry? MovedOut(Situation now, RestState rest) => now.Journal.Of(Moved).FirstOrDefault(e => e.On > rest.Since && IsSpring(now, e));
+    static Entry? MovedOut(Situation now, RestState rest) =>
+        now.Journal.Of(Moved).FirstOrDefault(e => e.On > rest.Since && IsSpring(now, e));
 
     static bool IsSpring(Situation now, Entry moved)
     {
-        if (moved.Text?.Contains("indoors", StringComparison.OrdinalIgnoreCase) == true) return false;
+        if (moved.Text?.Contains("indoors", StringComparison.OrdinalIgnoreCase) == true)
+            return false;
         var light = Daylight.Of(now.Around.Garden, moved.On);
-        return light.Tells ? light.Falling == false && light.Hours >= SpringHours : moved.Text?.Contains("out", StringComparison.OrdinalIgnoreCase) == true;
+        return light.Tells
+            ? light.Falling == false && light.Hours >= SpringHours
+            : moved.Text?.Contains("out", StringComparison.OrdinalIgnoreCase) == true;
     }
 
     Advice AfterMove(Situation now, Entry moved)
@@ -50,14 +68,65 @@ public sealed class ShrubRestAdviser : IAdviser
         var because = $"Moved out {Dates.Ago(moved.On, now.Today)}";
         var out_ = Condition.Sign("moved out in spring", moved.On);
         if (now.Journal.Last(Repotted) is { } repot && now.Today < repot.On.AddDays((int)now.Needs(Rule, "repot-from")))
-            return new(Topics.Water, Rule, Care.WetLightly, Verdict.Hold, repot.On.AddDays((int)now.Needs(Rule, "repot-from")), $"Repotted {Dates.Ago(repot.On, now.Today)}: 30 to 60 days dry, then the first water.",
-                [out_, new("days since the repot", new(now.Today.DayNumber - repot.On.DayNumber), new(now.Needs(Rule, "repot-from")), "days", false, repot.On)])
-            { Ground = Ground.Veto };
+            return new(
+                Topics.Water,
+                Rule,
+                Care.WetLightly,
+                Verdict.Hold,
+                repot.On.AddDays((int)now.Needs(Rule, "repot-from")),
+                $"Repotted {Dates.Ago(repot.On, now.Today)}: 30 to 60 days dry, then the first water.",
+                [
+                    out_,
+                    new(
+                        "days since the repot",
+                        new(now.Today.DayNumber - repot.On.DayNumber),
+                        new(now.Needs(Rule, "repot-from")),
+                        "days",
+                        false,
+                        repot.On
+                    ),
+                ]
+            )
+            {
+                Ground = Ground.Veto,
+            };
         var nights = Condition.AtLeast("coolest night", now.CoolestNightC, now.Temper.FeedC, "°C");
         if (now.CoolestNightC is null)
-            return new(Topics.Water, Rule, Care.WetLightly, Verdict.Look, now.Today, $"{because}: the first water, once nights are {nights.Need!.Value.Number:0.#} °C or more. None is known here from the last week.", [out_, nights]);
+            return new(
+                Topics.Water,
+                Rule,
+                Care.WetLightly,
+                Verdict.Look,
+                now.Today,
+                $"{because}: the first water, once nights are {nights.Need!.Value.Number:0.#} °C or more. None is known here from the last week.",
+                [out_, nights]
+            );
         return nights.Met
-            ? new(Topics.Water, Rule, Care.WetLightly, Verdict.Do, now.Today, $"{because} and nights warm enough: the first water.", [out_, nights]) { Because = because }
-            : new(Topics.Water, Rule, Care.WetLightly, Verdict.Hold, null, FormattableString.Invariant($"{because}, but nights are down to {now.CoolestNightC.Value:0.#} °C: no first water before they are {nights.Need!.Value.Number:0.#} °C."), [out_, nights]) { Ground = Ground.Veto };
+            ? new(
+                Topics.Water,
+                Rule,
+                Care.WetLightly,
+                Verdict.Do,
+                now.Today,
+                $"{because} and nights warm enough: the first water.",
+                [out_, nights]
+            )
+            {
+                Because = because,
+            }
+            : new(
+                Topics.Water,
+                Rule,
+                Care.WetLightly,
+                Verdict.Hold,
+                null,
+                FormattableString.Invariant(
+                    $"{because}, but nights are down to {now.CoolestNightC.Value:0.#} °C: no first water before they are {nights.Need!.Value.Number:0.#} °C."
+                ),
+                [out_, nights]
+            )
+            {
+                Ground = Ground.Veto,
+            };
     }
 }

@@ -16,30 +16,70 @@ public sealed class StoreCheckAdviser : IAdviser
     public IEnumerable<Advice> Advise(Situation now)
     {
         // Mould and rot have advice of their own.
-        if (now.Rest is not { } rest || now.Rot is { Open: true } || rest.Feel is { Text: "mouldy" }) yield break;
-        if (Overdue(now, rest) is { } overdue) yield return overdue;
-        else if (!now.DryRest.Asleep) yield return Monthly(now, rest); // on the bench, in sight: only an overdue waking asks
+        if (now.Rest is not { } rest || now.Rot is { Open: true } || rest.Feel is { Text: "mouldy" })
+            yield break;
+        if (Overdue(now, rest) is { } overdue)
+            yield return overdue;
+        else if (!now.DryRest.Asleep)
+            yield return Monthly(now, rest); // on the bench, in sight: only an overdue waking asks
     }
 
     Advice? Overdue(Situation now, RestState rest)
     {
-        if (rest.Wakes is not { } wakes) return null;
+        if (rest.Wakes is not { } wakes)
+            return null;
         var late = wakes.AddDays((int)now.Needs(Rule, "overdue"));
-        if (now.Today < late || (rest.Felt && rest.Checked >= late && now.Today < NextCheck(now, rest))) return null;
-        return Say(now, Verdict.Look, now.Today, $"It usually wakes about {Dates.Near(wakes, now.Today)}, {now.Today.DayNumber - wakes.DayNumber} days ago: feel it. Firm is resting, not dead.",
-            new("days past its usual waking", new(now.Today.DayNumber - wakes.DayNumber), new(now.Needs(Rule, "overdue")), "days", true, rest.Checked), Ground.Date);
+        if (now.Today < late || (rest.Felt && rest.Checked >= late && now.Today < NextCheck(now, rest)))
+            return null;
+        return Say(
+            now,
+            Verdict.Look,
+            now.Today,
+            $"It usually wakes about {Dates.Near(wakes, now.Today)}, {now.Today.DayNumber - wakes.DayNumber} days ago: feel it. Firm is resting, not dead.",
+            new(
+                "days past its usual waking",
+                new(now.Today.DayNumber - wakes.DayNumber),
+                new(now.Needs(Rule, "overdue")),
+                "days",
+                true,
+                rest.Checked
+            ),
+            Ground.Date
+        );
     }
 
     Advice Monthly(Situation now, RestState rest)
     {
         var due = NextCheck(now, rest);
-        var since = rest.Felt ? $"Last felt {Dates.Ago(rest.Checked, now.Today)}" : $"Nobody felt it since it began to rest {Dates.Ago(rest.Since, now.Today)}";
-        var days = new Condition("days since it was felt", new(now.Today.DayNumber - rest.Checked.DayNumber), new(now.Needs(Rule, "check")), "days", now.Today >= due, rest.Felt ? rest.Checked : null);
+        var since = rest.Felt
+            ? $"Last felt {Dates.Ago(rest.Checked, now.Today)}"
+            : $"Nobody felt it since it began to rest {Dates.Ago(rest.Since, now.Today)}";
+        var days = new Condition(
+            "days since it was felt",
+            new(now.Today.DayNumber - rest.Checked.DayNumber),
+            new(now.Needs(Rule, "check")),
+            "days",
+            now.Today >= due,
+            rest.Felt ? rest.Checked : null
+        );
         return now.Today >= due
             ? Say(now, Verdict.Look, due, $"{since}: firm, soft, mouldy or sprouting?", days, Ground.Interval)
-            : Say(now, Verdict.Hold, due, rest.Feel?.Text is { } feel ? $"Felt {Dates.Ago(rest.Checked, now.Today)}, {feel}; again on {Dates.Short(due)}." : $"At rest since {Dates.Near(rest.Since, now.Today)}; feel it on {Dates.Short(due)}.", days, Ground.Interval);
+            : Say(
+                now,
+                Verdict.Hold,
+                due,
+                rest.Feel?.Text is { } feel
+                    ? $"Felt {Dates.Ago(rest.Checked, now.Today)}, {feel}; again on {Dates.Short(due)}."
+                    : $"At rest since {Dates.Near(rest.Since, now.Today)}; feel it on {Dates.Short(due)}.",
+                days,
+                Ground.Interval
+            );
     }
 
-    Advice Say(Situation now, Verdict verdict, DateOnly when, string reason, Condition condition, Ground ground) => new(Topics.Rest, Rule, Care.Feel, verdict, when, reason, [condition])
-    { Ground = ground, LoggedAs = now.Sheet.Signs.Any(s => s.Kind == EntryKinds.Tuber) ? EntryKinds.Tuber : EntryKinds.Base };
+    Advice Say(Situation now, Verdict verdict, DateOnly when, string reason, Condition condition, Ground ground) =>
+        new(Topics.Rest, Rule, Care.Feel, verdict, when, reason, [condition])
+        {
+            Ground = ground,
+            LoggedAs = now.Sheet.Signs.Any(s => s.Kind == EntryKinds.Tuber) ? EntryKinds.Tuber : EntryKinds.Base,
+        };
 }

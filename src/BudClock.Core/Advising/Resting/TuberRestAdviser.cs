@@ -19,41 +19,108 @@ public sealed class TuberRestAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Rest is not { } rest) yield break;
-        if (rest.Feel is { Text: "mouldy" } mould) yield return Mouldy(now, mould);
-        if (Drying(now) is { } drying) yield return drying;
-        if (now.CoolestNightC is { } night && night.Value < now.Needs(Rule, "warm")) yield return TooCold(now, night);
+        if (now.Rest is not { } rest)
+            yield break;
+        if (rest.Feel is { Text: "mouldy" } mould)
+            yield return Mouldy(now, mould);
+        if (Drying(now) is { } drying)
+            yield return drying;
+        if (now.CoolestNightC is { } night && night.Value < now.Needs(Rule, "warm"))
+            yield return TooCold(now, night);
         yield return Water(now, rest).By(now.School(Question));
     }
 
-    Advice Mouldy(Situation now, Entry mould) => new(Topics.Health, Rule, Care.Treat, Verdict.Do, now.Today,
-        $"It was mouldy {Dates.Ago(mould.On, now.Today)}: out of the bag and apart from the others, wipe it clean, cut anything soft to firm tissue, dust it and let it dry; look again in three days.{Health.Neighbours.Words(now)}",
-        [new("tuber", new("mouldy"), new("firm"), null, true, mould.On)])
-    { Ground = Ground.Emergency, LoggedAs = Treated };
+    Advice Mouldy(Situation now, Entry mould) =>
+        new(
+            Topics.Health,
+            Rule,
+            Care.Treat,
+            Verdict.Do,
+            now.Today,
+            $"It was mouldy {Dates.Ago(mould.On, now.Today)}: out of the bag and apart from the others, wipe it clean, cut anything soft to firm tissue, dust it and let it dry; look again in three days.{Health.Neighbours.Words(now)}",
+            [new("tuber", new("mouldy"), new("firm"), null, true, mould.On)]
+        )
+        {
+            Ground = Ground.Emergency,
+            LoggedAs = Treated,
+        };
 
     Advice? Drying(Situation now)
     {
-        if (now.Journal.Last(Lifted, Stored, Planted) is not { } lifted || lifted.Kind != Lifted || lifted.Text is not null && lifted.Text.Contains("store", StringComparison.OrdinalIgnoreCase)) return null;
+        if (
+            now.Journal.Last(Lifted, Stored, Planted) is not { } lifted
+            || lifted.Kind != Lifted
+            || lifted.Text is not null && lifted.Text.Contains("store", StringComparison.OrdinalIgnoreCase)
+        )
+            return null;
         var days = now.Today.DayNumber - lifted.On.DayNumber;
         var dried = new Condition("days since it was lifted", new(days), new(DryingDays), "days", days >= DryingDays, lifted.On);
         var warm = now.Needs(Rule, "warm");
         return days < DryingDays
-            ? new(Topics.Rest, Rule, Care.Store, Verdict.Hold, lifted.On.AddDays(DryingDays), $"Lifted {Dates.Ago(lifted.On, now.Today)}: dry it for two days in warmth or sun, then bag, dust and dark.", [dried])
-            : new(Topics.Rest, Rule, Care.Store, Verdict.Do, now.Today, string.Create(CultureInfo.InvariantCulture, $"Lifted {Dates.Ago(lifted.On, now.Today)} and dry by now: into a paper bag, dusted against mould, in the dark, never below {warm:0} °C."), [dried]);
+            ? new(
+                Topics.Rest,
+                Rule,
+                Care.Store,
+                Verdict.Hold,
+                lifted.On.AddDays(DryingDays),
+                $"Lifted {Dates.Ago(lifted.On, now.Today)}: dry it for two days in warmth or sun, then bag, dust and dark.",
+                [dried]
+            )
+            : new(
+                Topics.Rest,
+                Rule,
+                Care.Store,
+                Verdict.Do,
+                now.Today,
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"Lifted {Dates.Ago(lifted.On, now.Today)} and dry by now: into a paper bag, dusted against mould, in the dark, never below {warm:0} °C."
+                ),
+                [dried]
+            );
     }
 
-    Advice TooCold(Situation now, Seen<double> night) => new(Topics.Rest, Rule, Care.BringIn, Verdict.Look, now.Today,
-        string.Create(CultureInfo.InvariantCulture, $"A night where it rests was {night.Value:0.#} °C; below {now.Needs(Rule, "warm"):0} °C a tuber goes soft. Find it a warmer shelf, and feel it."),
-        [Condition.AtLeast("coolest night", night, now.Needs(Rule, "warm"), "°C")])
-    { LoggedAs = Moved };
+    Advice TooCold(Situation now, Seen<double> night) =>
+        new(
+            Topics.Rest,
+            Rule,
+            Care.BringIn,
+            Verdict.Look,
+            now.Today,
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"A night where it rests was {night.Value:0.#} °C; below {now.Needs(Rule, "warm"):0} °C a tuber goes soft. Find it a warmer shelf, and feel it."
+            ),
+            [Condition.AtLeast("coolest night", night, now.Needs(Rule, "warm"), "°C")]
+        )
+        {
+            LoggedAs = Moved,
+        };
 
     Advice Water(Situation now, RestState rest)
     {
         if (now.School(Question)?.Chosen.Name == InPotDamp && !rest.Lifted)
-            return new WaterAsked(Rule, "a light wetting, barely damp, so that it never shrivels", "feel whether it is still barely damp") { Care = Care.WetLightly, Every = now.Needs(Rule, "damp"), Since = rest.Since }.Judge(now);
+            return new WaterAsked(Rule, "a light wetting, barely damp, so that it never shrivels", "feel whether it is still barely damp")
+            {
+                Care = Care.WetLightly,
+                Every = now.Needs(Rule, "damp"),
+                Since = rest.Since,
+            }.Judge(now);
         var nights = Condition.AtLeast("coolest night", now.CoolestNightC, now.Needs(Rule, "warm"), "°C");
-        return new(Topics.Water, Rule, Care.GiveWater, Verdict.Hold, null,
-            string.Create(CultureInfo.InvariantCulture, $"Resting {(rest.Lifted ? "out of its pot" : "in its pot")} since {Dates.Near(rest.Since, now.Today)}: dry, dark, not below {now.Needs(Rule, "warm"):0} °C."), [nights])
-        { Ground = Ground.Veto };
+        return new(
+            Topics.Water,
+            Rule,
+            Care.GiveWater,
+            Verdict.Hold,
+            null,
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"Resting {(rest.Lifted ? "out of its pot" : "in its pot")} since {Dates.Near(rest.Since, now.Today)}: dry, dark, not below {now.Needs(Rule, "warm"):0} °C."
+            ),
+            [nights]
+        )
+        {
+            Ground = Ground.Veto,
+        };
     }
 }

@@ -12,32 +12,69 @@ public sealed class TuberWakeAdviser : IAdviser
 
     public IReadOnlyList<string> Thresholds => ["night", "depth", "shoots-from", "shoots-to"];
 
-    public IEnumerable<Advice> Advise(Situation now) => (now.Rest is { } rest ? Resting(now, rest) : Planted_(now)) is { } advice ? [advice] : [];
+    public IEnumerable<Advice> Advise(Situation now) =>
+        (now.Rest is { } rest ? Resting(now, rest) : Planted_(now)) is { } advice ? [advice] : [];
 
     Advice? Resting(Situation now, RestState rest)
     {
         var sprouts = now.Journal.Of(Tuber).Where(e => e.On >= rest.Since && e.Text == "sprouting").ToList();
         var sprouting = rest.Feel is { Text: "sprouting" } ? sprouts[0].On : (DateOnly?)null;
-        if (sprouting is null && !(rest.Wakes <= now.Today)) return null;
+        if (sprouting is null && !(rest.Wakes <= now.Today))
+            return null;
         var nights = Condition.AtLeast("coolest night", now.CoolestNightC, now.Needs(Rule, "night"), "°C");
         var each = sprouts.Select(e => e.Organ).Distinct().Count() > 1 ? ", each in a pot of its own," : "";
-        var plant = string.Create(CultureInfo.InvariantCulture, $"plant it{each} with {now.Needs(Rule, "depth"):0.#} cm of medium above, and keep it warm. Feed and full light only once leaves come.");
-        if (sprouting is not { } woke) return nights.Met ? Say(Verdict.Look, $"Its time to wake and warm enough: feel it, and {plant}", nights) : null;
+        var plant = string.Create(
+            CultureInfo.InvariantCulture,
+            $"plant it{each} with {now.Needs(Rule, "depth"):0.#} cm of medium above, and keep it warm. Feed and full light only once leaves come."
+        );
+        if (sprouting is not { } woke)
+            return nights.Met ? Say(Verdict.Look, $"Its time to wake and warm enough: feel it, and {plant}", nights) : null;
         var because = $"It sprouts since {Dates.Near(woke, now.Today)}";
         return nights.Met
-            ? Say(Verdict.Do, $"{because}: {plant}", Condition.Sign("sprouting", woke), nights) with { Because = because }
-            : Say(Verdict.Look, string.Create(CultureInfo.InvariantCulture, $"It sprouts, but {(now.CoolestNightC is { } night ? $"nights are down to {night.Value:0.#} °C" : "no night is known here")}: find it {now.Needs(Rule, "night"):0} °C or more before you plant it."), Condition.Sign("sprouting", woke), nights);
+            ? Say(Verdict.Do, $"{because}: {plant}", Condition.Sign("sprouting", woke), nights) with
+            {
+                Because = because,
+            }
+            : Say(
+                Verdict.Look,
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"It sprouts, but {(now.CoolestNightC is { } night ? $"nights are down to {night.Value:0.#} °C" : "no night is known here")}: find it {now.Needs(Rule, "night"):0} °C or more before you plant it."
+                ),
+                Condition.Sign("sprouting", woke),
+                nights
+            );
     }
 
     Advice? Planted_(Situation now)
     {
-        if (now.Journal.Last(Planted, GrowthStarted, LeafStarted, LeavesGone, Leaves, LeafSpan) is not { } last || last.Kind != Planted) return null;
+        if (now.Journal.Last(Planted, GrowthStarted, LeafStarted, LeavesGone, Leaves, LeafSpan) is not { } last || last.Kind != Planted)
+            return null;
         var (from, to) = (last.On.AddDays((int)now.Needs(Rule, "shoots-from")), last.On.AddDays((int)now.Needs(Rule, "shoots-to")));
-        Condition days = new("days since planting", new(now.Today.DayNumber - last.On.DayNumber), new(now.Needs(Rule, "shoots-to")), "days", now.Today >= to, last.On);
+        Condition days = new(
+            "days since planting",
+            new(now.Today.DayNumber - last.On.DayNumber),
+            new(now.Needs(Rule, "shoots-to")),
+            "days",
+            now.Today >= to,
+            last.On
+        );
         return now.Today >= to
-            ? Say(Verdict.Look, $"Planted {Dates.Ago(last.On, now.Today)}, no shoot yet: is it warm enough below? Feel whether it is firm. Where it is cool it takes months.", days)
-            : Say(Verdict.Hold, $"Planted {Dates.Ago(last.On, now.Today)}: shoots about {Dates.Range(from, to)}, in 4 to 5 weeks, where it is warm.", days) with { Due = from };
+            ? Say(
+                Verdict.Look,
+                $"Planted {Dates.Ago(last.On, now.Today)}, no shoot yet: is it warm enough below? Feel whether it is firm. Where it is cool it takes months.",
+                days
+            )
+            : Say(
+                Verdict.Hold,
+                $"Planted {Dates.Ago(last.On, now.Today)}: shoots about {Dates.Range(from, to)}, in 4 to 5 weeks, where it is warm.",
+                days
+            ) with
+            {
+                Due = from,
+            };
     }
 
-    Advice Say(Verdict verdict, string reason, params Condition[] conditions) => new(Topics.Wake, Rule, Care.Wake, verdict, null, reason, conditions);
+    Advice Say(Verdict verdict, string reason, params Condition[] conditions) =>
+        new(Topics.Wake, Rule, Care.Wake, verdict, null, reason, conditions);
 }

@@ -12,12 +12,23 @@ public sealed class CoverPotAdviser : IAdviser
     public IEnumerable<Advice> Advise(Situation now)
     {
         // A cover pot that several share has one advice for all (rule W8).
-        if (now.Around.Vessel is not null || Standing(now) is not { } level) yield break;
-        yield return new(Topics.Tray, Rule, Care.TakeWaterAway, Verdict.Do, now.Today,
-            $"Water stood in the cover pot {Dates.Ago(level.On, now.Today)}: tip it out, let the pot drain, put it back dry.", [Condition.Sign("water in the cover pot", level.On)])
-        { Ground = Ground.Emergency };
+        if (now.Around.Vessel is not null || Standing(now) is not { } level)
+            yield break;
+        yield return new(
+            Topics.Tray,
+            Rule,
+            Care.TakeWaterAway,
+            Verdict.Do,
+            now.Today,
+            $"Water stood in the cover pot {Dates.Ago(level.On, now.Today)}: tip it out, let the pot drain, put it back dry.",
+            [Condition.Sign("water in the cover pot", level.On)]
+        )
+        {
+            Ground = Ground.Emergency,
+        };
     }
 
     /// <summary>Water that was seen in its cover pot and neither tipped out nor watered over since; null for none.</summary>
-    public static LevelSeen? Standing(Situation now) => Evidence.Vessels.InCoverPot(now) && now.Levels.Level is { Cm: > 0 } level ? level : null;
+    public static LevelSeen? Standing(Situation now) =>
+        Evidence.Vessels.InCoverPot(now) && now.Levels.Level is { Cm: > 0 } level ? level : null;
 }

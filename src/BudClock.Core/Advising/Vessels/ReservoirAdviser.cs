@@ -13,10 +13,13 @@ public sealed class ReservoirAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (!now.InGrowth || !Evidence.Vessels.OverReservoir(now) || now.Sheet.Rule("W10") is not null && LittleOftenSpeaks(now)) yield break;
-        if (News(now) is { } news) yield return news;
+        if (!now.InGrowth || !Evidence.Vessels.OverReservoir(now) || now.Sheet.Rule("W10") is not null && LittleOftenSpeaks(now))
+            yield break;
+        if (News(now) is { } news)
+            yield return news;
         // A shared reservoir has one advice for all that stand over it (rule W8).
-        if (now.Around.Vessel is null) yield return Level(now);
+        if (now.Around.Vessel is null)
+            yield return Level(now);
     }
 
     static bool LittleOftenSpeaks(Situation now) => new Watering.LittleOftenAdviser().Advise(now).Any();
@@ -24,30 +27,93 @@ public sealed class ReservoirAdviser : IAdviser
     Advice Level(Situation now)
     {
         var levels = now.Levels;
-        if (levels.Low is { } low) return Say(Verdict.Do, Ground.Sign, now.Today, $"The reservoir was {Down(low)} {Dates.Ago(low.On, now.Today)}", "top up", Condition.Sign("reservoir low", low.On));
-        if (now.Thirst is { Kind: ThirstKind.RootAlarm or ThirstKind.Thirsty, Sign: { } sign }) return Say(Verdict.Do, Ground.Sign, now.Today, $"Leaves {sign.Text} {Dates.Ago(sign.On, now.Today)}", "top up", Condition.Sign(now.Thirst.Words, sign.On));
+        if (levels.Low is { } low)
+            return Say(
+                Verdict.Do,
+                Ground.Sign,
+                now.Today,
+                $"The reservoir was {Down(low)} {Dates.Ago(low.On, now.Today)}",
+                "top up",
+                Condition.Sign("reservoir low", low.On)
+            );
+        if (now.Thirst is { Kind: ThirstKind.RootAlarm or ThirstKind.Thirsty, Sign: { } sign })
+            return Say(
+                Verdict.Do,
+                Ground.Sign,
+                now.Today,
+                $"Leaves {sign.Text} {Dates.Ago(sign.On, now.Today)}",
+                "top up",
+                Condition.Sign(now.Thirst.Words, sign.On)
+            );
         if ((levels.Level?.On ?? levels.Filled?.On) is not { } day)
-            return Say(Verdict.Look, Ground.Interval, now.Today, "No level is on record", "look at the reservoir", new("reservoir level", null, new(levels.LowCm), "cm", false, null));
-        var due = levels.AsksOn is { } asks && asks > day ? asks : levels.AsksOn is not null ? day.AddDays(1) : day.AddDays((int)now.Needs(Rule, "every"));
-        Condition days = new("days since the level was seen or filled", new(now.Today.DayNumber - day.DayNumber), new(due.DayNumber - day.DayNumber), "days", now.Today >= due, day);
+            return Say(
+                Verdict.Look,
+                Ground.Interval,
+                now.Today,
+                "No level is on record",
+                "look at the reservoir",
+                new("reservoir level", null, new(levels.LowCm), "cm", false, null)
+            );
+        var due =
+            levels.AsksOn is { } asks && asks > day ? asks
+            : levels.AsksOn is not null ? day.AddDays(1)
+            : day.AddDays((int)now.Needs(Rule, "every"));
+        Condition days = new(
+            "days since the level was seen or filled",
+            new(now.Today.DayNumber - day.DayNumber),
+            new(due.DayNumber - day.DayNumber),
+            "days",
+            now.Today >= due,
+            day
+        );
         return now.Today >= due
-            ? Say(Verdict.Look, Ground.Interval, now.Today, $"Level last seen or filled {Dates.Ago(day, now.Today)}", "look at the reservoir, and top up", days)
-            : new(Topics.Water, Rule, Care.TopUp, Verdict.Hold, due, $"{Capital(levels.LastKnown!.Value.Words)} {Dates.Ago(day, now.Today)}; low again about {Dates.Short(due)}.", [days]) { Ground = Ground.Interval, Until = due };
+            ? Say(
+                Verdict.Look,
+                Ground.Interval,
+                now.Today,
+                $"Level last seen or filled {Dates.Ago(day, now.Today)}",
+                "look at the reservoir, and top up",
+                days
+            )
+            : new(
+                Topics.Water,
+                Rule,
+                Care.TopUp,
+                Verdict.Hold,
+                due,
+                $"{Capital(levels.LastKnown!.Value.Words)} {Dates.Ago(day, now.Today)}; low again about {Dates.Short(due)}.",
+                [days]
+            )
+            {
+                Ground = Ground.Interval,
+                Until = due,
+            };
     }
 
     /// <summary>It drinks far less than it did: said from the rate alone, louder with limp leaves.</summary>
     Advice? News(Situation now)
     {
         var falls = now.Levels.Falls;
-        if (falls.Count < 3 || now.Roots.Dead) return null;
+        if (falls.Count < 3 || now.Roots.Dead)
+            return null;
         var latest = falls[^1];
         var before = falls.SkipLast(1).TakeLast(5).Select(f => f.CmPerDay).Order().ToList();
         var usual = (before[(before.Count - 1) / 2] + before[before.Count / 2]) / 2;
-        if (latest.CmPerDay > usual * (1 - (now.Needs(Rule, "change") / 100)) || latest.On < now.Today.AddDays(-14)) return null;
+        if (latest.CmPerDay > usual * (1 - (now.Needs(Rule, "change") / 100)) || latest.On < now.Today.AddDays(-14))
+            return null;
         var limp = now.Thirst.Sign is { Text: "limp" or "pliable" };
-        return new(Topics.Health, Rule, Care.LookAtRoots, Verdict.Look, now.Today,
-            string.Create(CultureInfo.InvariantCulture, $"It drinks {latest.CmPerDay / usual * 100:0} % of its usual{(limp ? " and the leaves are limp" : "")}: look at the roots."),
-            [new("drinking rate", new(Math.Round(latest.CmPerDay, 2)), new(Math.Round(usual, 2)), "cm a day", false, latest.On)]);
+        return new(
+            Topics.Health,
+            Rule,
+            Care.LookAtRoots,
+            Verdict.Look,
+            now.Today,
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"It drinks {latest.CmPerDay / usual * 100:0} % of its usual{(limp ? " and the leaves are limp" : "")}: look at the roots."
+            ),
+            [new("drinking rate", new(Math.Round(latest.CmPerDay, 2)), new(Math.Round(usual, 2)), "cm a day", false, latest.On)]
+        );
     }
 
     Advice Say(Verdict verdict, Ground ground, DateOnly due, string because, string then, Condition condition) =>

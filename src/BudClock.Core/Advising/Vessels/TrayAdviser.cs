@@ -13,10 +13,13 @@ public sealed class TrayAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (!now.InGrowth) yield break;
-        if (Flush(now) is { } flush) yield return flush;
+        if (!now.InGrowth)
+            yield break;
+        if (Flush(now) is { } flush)
+            yield return flush;
         // A shared tray has one advice for all that stand in it (rule W8).
-        if (now.Around.Vessel?.Kind != Vessel.Tray) yield return Fill(now, now.Levels);
+        if (now.Around.Vessel?.Kind != Vessel.Tray)
+            yield return Fill(now, now.Levels);
     }
 
     /// <summary>Whether the tray is to be filled, by the plant's own medium and the levels of its tray.</summary>
@@ -24,32 +27,88 @@ public sealed class TrayAdviser : IAdviser
     {
         var (depth, tds) = (now.Needs("W6", "depth"), now.Needs("W6", "tds"));
         var fill = string.Create(CultureInfo.InvariantCulture, $"refill to {depth:0.#} cm with water below {tds:0} ppm");
-        if (now.Wetness is { IsDry: true, Felt: { } dry } && !(levels.Level is { Cm: > Levels.EmptyCm } seen && seen.On > dry.On) && !(levels.Filled?.On > dry.On))
-            return Say(now, Verdict.Do, Ground.Sign, $"The medium was dry {Dates.Ago(dry.On, now.Today)}", $"{fill} now", Condition.Sign("medium dry", dry.On));
-        if (levels.Low is { } low) return Say(now, Verdict.Do, Ground.Sign, $"The tray was {(low.Cm <= 0 ? "empty" : $"down to {low.Words}")} {Dates.Ago(low.On, now.Today)}", fill, Condition.Sign("tray empty", low.On));
+        if (
+            now.Wetness is { IsDry: true, Felt: { } dry }
+            && !(levels.Level is { Cm: > Levels.EmptyCm } seen && seen.On > dry.On)
+            && !(levels.Filled?.On > dry.On)
+        )
+            return Say(
+                now,
+                Verdict.Do,
+                Ground.Sign,
+                $"The medium was dry {Dates.Ago(dry.On, now.Today)}",
+                $"{fill} now",
+                Condition.Sign("medium dry", dry.On)
+            );
+        if (levels.Low is { } low)
+            return Say(
+                now,
+                Verdict.Do,
+                Ground.Sign,
+                $"The tray was {(low.Cm <= 0 ? "empty" : $"down to {low.Words}")} {Dates.Ago(low.On, now.Today)}",
+                fill,
+                Condition.Sign("tray empty", low.On)
+            );
         if ((levels.Level?.On ?? levels.Filled?.On) is not { } day)
-            return Say(now, Verdict.Look, Ground.Interval, "No level of its tray is on record", $"look, and {fill}", new("water in the tray", null, new(0), "cm", false, null));
+            return Say(
+                now,
+                Verdict.Look,
+                Ground.Interval,
+                "No level of its tray is on record",
+                $"look, and {fill}",
+                new("water in the tray", null, new(0), "cm", false, null)
+            );
         var empty = levels.AsksOn ?? day.AddDays((int)now.Needs("W6", "every"));
-        var left = levels.Level is { } level ? new("water in the tray", new(level.Cm), new(depth), "cm", level.Cm >= depth, level.On) : Condition.Known("tray filled", null, null, day);
+        var left = levels.Level is { } level
+            ? new("water in the tray", new(level.Cm), new(depth), "cm", level.Cm >= depth, level.On)
+            : Condition.Known("tray filled", null, null, day);
         return empty <= now.Today
             ? Say(now, Verdict.Look, Ground.Interval, "At its rate the tray is empty by now", $"look, and {fill}", left)
-            : new(Topics.Water, "W6", Care.FillTray, Verdict.Hold, empty, $"The tray {levels.LastKnown!.Value.Words} {Dates.Ago(day, now.Today)}; empty about {Dates.Short(empty)}.", [left]) { Ground = Ground.Interval, Until = empty };
+            : new(
+                Topics.Water,
+                "W6",
+                Care.FillTray,
+                Verdict.Hold,
+                empty,
+                $"The tray {levels.LastKnown!.Value.Words} {Dates.Ago(day, now.Today)}; empty about {Dates.Short(empty)}.",
+                [left]
+            )
+            {
+                Ground = Ground.Interval,
+                Until = empty,
+            };
     }
 
     /// <summary>Salts stay behind where water only leaves by the leaves; without a flush on record it counts from arrival or repot.</summary>
     static Advice? Flush(Situation now)
     {
-        if (now.Needs("W6", "flush") is not (> 0 and var every)) return null;
+        if (now.Needs("W6", "flush") is not (> 0 and var every))
+            return null;
         var last = now.Journal.Last(EntryKinds.Rinsed, EntryKinds.Repotted)?.On ?? now.Arrival?.Arrived;
-        if (last is not { } since) return null;
+        if (last is not { } since)
+            return null;
         var days = now.Today.DayNumber - since.DayNumber;
         var what = now.Journal.Has(EntryKinds.Rinsed) ? "Flushed" : "Not flushed since";
-        return days < every ? null : new(Topics.Water, "W6", Care.Flush, Verdict.Look, now.Today,
-            $"{what} {Dates.Near(since, now.Today)}: flush it from the top with pure water, against salts and for air at the roots.",
-            [new("days since the last flush", new(days), new(every), "days", true, since)])
-        { Ground = Ground.Interval };
+        return days < every
+            ? null
+            : new(
+                Topics.Water,
+                "W6",
+                Care.Flush,
+                Verdict.Look,
+                now.Today,
+                $"{what} {Dates.Near(since, now.Today)}: flush it from the top with pure water, against salts and for air at the roots.",
+                [new("days since the last flush", new(days), new(every), "days", true, since)]
+            )
+            {
+                Ground = Ground.Interval,
+            };
     }
 
     static Advice Say(Situation now, Verdict verdict, Ground ground, string because, string then, Condition condition) =>
-        new(Topics.Water, "W6", Care.FillTray, verdict, now.Today, $"{because}: {then}.", [condition]) { Ground = ground, Because = because };
+        new(Topics.Water, "W6", Care.FillTray, verdict, now.Today, $"{because}: {then}.", [condition])
+        {
+            Ground = ground,
+            Because = because,
+        };
 }

@@ -19,24 +19,31 @@ public sealed class FirstSoakAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.DryRest.Asleep) yield return Asleep(now);
-        else if (now.DryRest.Waking) yield return FirstWater.WayFor(now).On(Waking(now, Gate(now)));
+        if (now.DryRest.Asleep)
+            yield return Asleep(now);
+        else if (now.DryRest.Waking)
+            yield return FirstWater.WayFor(now).On(Waking(now, Gate(now)));
     }
 
     Advice Waking(Situation now, Conditions gate)
     {
-        if (!now.NewRoots.Live) return NoRoots(now, gate);
-        if (now.Bulbs?.Value is Shrivelled) return Emergency(now);
-        if (!gate.Roots.Met) return RootsShort(now, gate);
+        if (!now.NewRoots.Live)
+            return NoRoots(now, gate);
+        if (now.Bulbs?.Value is Shrivelled)
+            return Emergency(now);
+        if (!gate.Roots.Met)
+            return RootsShort(now, gate);
         return gate.Nights.Met ? Ready(now, gate) : NightsCold(now, gate);
     }
 
-    Advice Say(Verdict verdict, DateOnly? due, string reason, IReadOnlyList<Condition> conditions) => new(Topics.FirstSoak, Rule, Care.GiveWater, verdict, due, reason, conditions);
+    Advice Say(Verdict verdict, DateOnly? due, string reason, IReadOnlyList<Condition> conditions) =>
+        new(Topics.FirstSoak, Rule, Care.GiveWater, verdict, due, reason, conditions);
 
     /// <summary>The root length this plant needs, cm.</summary>
     public static double NeededRootCm(Situation now)
     {
-        if (now.IsFor("W1", "root-length-thirsty")) return now.Needs("W1", "root-length-thirsty");
+        if (now.IsFor("W1", "root-length-thirsty"))
+            return now.Needs("W1", "root-length-thirsty");
         var large = now.Plant.Pot?.DepthCm > now.Needs("W1", "small-pot");
         return now.Needs("W1", large ? "root-length-large" : "root-length-small");
     }
@@ -58,23 +65,43 @@ public sealed class FirstSoakAdviser : IAdviser
         return new(growth, roots, nights, now.Bulbs is null ? bulbs with { Met = true } : bulbs);
     }
 
-    Advice Asleep(Situation now) => Say(Verdict.Hold, null,
-        $"Leafless and resting since {Dates.Near(now.DryRest.RestSince!.Value, now.Today)}: dry until a new growth has made roots.", Gate(now).All);
+    Advice Asleep(Situation now) =>
+        Say(
+            Verdict.Hold,
+            null,
+            $"Leafless and resting since {Dates.Near(now.DryRest.RestSince!.Value, now.Today)}: dry until a new growth has made roots.",
+            Gate(now).All
+        );
 
-    Advice NoRoots(Situation now, Conditions gate) => Say(Verdict.Hold, null, (now.NewRoots.Lost, Stopped(now), now.Bulbs?.Value) switch
-    {
-        (not null, _, _) => "The new roots are lost: stay dry and keep the air humid until others come.",
-        (_, true, _) => "The growth stopped before it made roots: stay dry and watch for the next eye.",
-        (_, _, Shrivelled) => "Bulbs are shrivelled, but there are no new roots to drink: keep the air humid, not the pot wet.",
-        _ => "No new roots yet: water would only sour the base.",
-    }, gate.All);
+    Advice NoRoots(Situation now, Conditions gate) =>
+        Say(
+            Verdict.Hold,
+            null,
+            (now.NewRoots.Lost, Stopped(now), now.Bulbs?.Value) switch
+            {
+                (not null, _, _) => "The new roots are lost: stay dry and keep the air humid until others come.",
+                (_, true, _) => "The growth stopped before it made roots: stay dry and watch for the next eye.",
+                (_, _, Shrivelled) => "Bulbs are shrivelled, but there are no new roots to drink: keep the air humid, not the pot wet.",
+                _ => "No new roots yet: water would only sour the base.",
+            },
+            gate.All
+        );
 
     Advice Emergency(Situation now)
     {
         var roots = now.NewRoots.Longest is { } longest ? $"new roots {longest.Value:0.#} cm" : "new roots";
-        return Water(now, $"Bulbs are shrivelled and there are {roots} alive",
-            [Condition.Sign("live new roots", now.NewRoots.Started), Condition.State("bulbs", now.Bulbs, Shrivelled, state => state == Shrivelled)]) with
-        { Ground = Ground.Emergency, Overrides = ["cold"] };
+        return Water(
+            now,
+            $"Bulbs are shrivelled and there are {roots} alive",
+            [
+                Condition.Sign("live new roots", now.NewRoots.Started),
+                Condition.State("bulbs", now.Bulbs, Shrivelled, state => state == Shrivelled),
+            ]
+        ) with
+        {
+            Ground = Ground.Emergency,
+            Overrides = ["cold"],
+        };
     }
 
     Advice RootsShort(Situation now, Conditions gate)
@@ -87,13 +114,29 @@ public sealed class FirstSoakAdviser : IAdviser
 
         var have = $"Roots {longest.Value:0.#} of {need:0.#} cm";
         if (projection?.Likely <= now.Today)
-            return advice with { Verdict = Verdict.Look, Due = now.Today, Reason = $"{have} on {Dates.Short(longest.On)}; on the trend they are long enough by now. Measure." };
+            return advice with
+            {
+                Verdict = Verdict.Look,
+                Due = now.Today,
+                Reason = $"{have} on {Dates.Short(longest.On)}; on the trend they are long enough by now. Measure.",
+            };
         return advice with { Reason = projection?.InWords() is { } when ? $"{have}; on the trend {when}." : $"{have}." };
     }
 
-    Advice NightsCold(Situation now, Conditions gate) => now.CoolestNightC is not { } night
-        ? Say(Verdict.Look, now.Today, $"{RootsReady(now)}; no night temperature is known here from the last week. Check for {gate.Nights.Need!.Value.Number:0.#} °C or more.", gate.All)
-        : Say(Verdict.Hold, null, $"{RootsReady(now)}, but nights are down to {night.Value:0.#} °C; {gate.Nights.Need!.Value.Number:0.#} °C are needed.", gate.All);
+    Advice NightsCold(Situation now, Conditions gate) =>
+        now.CoolestNightC is not { } night
+            ? Say(
+                Verdict.Look,
+                now.Today,
+                $"{RootsReady(now)}; no night temperature is known here from the last week. Check for {gate.Nights.Need!.Value.Number:0.#} °C or more.",
+                gate.All
+            )
+            : Say(
+                Verdict.Hold,
+                null,
+                $"{RootsReady(now)}, but nights are down to {night.Value:0.#} °C; {gate.Nights.Need!.Value.Number:0.#} °C are needed.",
+                gate.All
+            );
 
     Advice Ready(Situation now, Conditions gate)
     {
@@ -105,15 +148,25 @@ public sealed class FirstSoakAdviser : IAdviser
     {
         var way = FirstWater.WayFor(now);
         var replacement = Stopped(now) ? " The growth stopped: watch for another." : "";
-        return Say(Verdict.Do, now.Today, $"{because}: first {way.Chosen.Name} today, with the first light feed in it.{way.Note}{replacement}", conditions) with
-        { Because = because, LoggedAs = way.Chosen.Name == FirstWater.Sip ? EntryKinds.Watered : EntryKinds.Soaked };
+        return Say(
+            Verdict.Do,
+            now.Today,
+            $"{because}: first {way.Chosen.Name} today, with the first light feed in it.{way.Note}{replacement}",
+            conditions
+        ) with
+        {
+            Because = because,
+            LoggedAs = way.Chosen.Name == FirstWater.Sip ? EntryKinds.Watered : EntryKinds.Soaked,
+        };
     }
 
-    static string RootsReady(Situation now) => now.NewRoots.Longest is { } longest && now.NewRoots.AtBase is null
-        ? $"Roots {longest.Value:0.#} cm"
-        : "Roots at the bottom of the pot";
+    static string RootsReady(Situation now) =>
+        now.NewRoots.Longest is { } longest && now.NewRoots.AtBase is null
+            ? $"Roots {longest.Value:0.#} cm"
+            : "Roots at the bottom of the pot";
 
-    static bool Stopped(Situation now) => now.DryRest.Woke is { } woke
+    static bool Stopped(Situation now) =>
+        now.DryRest.Woke is { } woke
         && now.Journal.Of(EntryKinds.GrowthStopped).Any(e => e.On >= woke)
         && !now.Lanes.Any(lane => lane.Kind is LaneKind.Growth && lane.Open);
 }

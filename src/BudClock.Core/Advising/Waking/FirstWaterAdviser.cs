@@ -12,15 +12,23 @@ public sealed class FirstWaterAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.DryRest.FirstWater is not { } sip || sip.Kind != EntryKinds.Watered) yield break;
+        if (now.DryRest.FirstWater is not { } sip || sip.Kind != EntryKinds.Watered)
+            yield break;
         var way = FirstWater.WayFor(now);
-        if (way.Chosen.Name != FirstWater.Sip || now.Journal.Waterings.Any(e => e.On >= sip.On && e.Id != sip.Id)) yield break;
+        if (way.Chosen.Name != FirstWater.Sip || now.Journal.Waterings.Any(e => e.On >= sip.On && e.Id != sip.Id))
+            yield break;
 
         var from = sip.On.AddDays((int)now.Needs(Rule, "full-from"));
         var to = sip.On.AddDays((int)now.Needs(Rule, "full-to"));
-        var days = Condition.AtLeast("days since the first sip", new(now.Today.DayNumber - sip.On.DayNumber, sip.On), now.Needs(Rule, "full-from"), "days");
+        var days = Condition.AtLeast(
+            "days since the first sip",
+            new(now.Today.DayNumber - sip.On.DayNumber, sip.On),
+            now.Needs(Rule, "full-from"),
+            "days"
+        );
         var because = $"First sip {Dates.Ago(sip.On, now.Today)}";
-        var (verdict, reason) = now.Today < from ? (Verdict.Hold, $"full amounts from {Dates.Short(from)}.")
+        var (verdict, reason) =
+            now.Today < from ? (Verdict.Hold, $"full amounts from {Dates.Short(from)}.")
             : now.Wetness.IsDry ? (Verdict.Do, $"dry again, so full amounts now ({Dates.Range(from, to)}).")
             : (Verdict.Look, $"full amounts now ({Dates.Range(from, to)}), where the medium has dried.");
         yield return new(Topics.Water, Rule, Care.GiveWater, verdict, from, $"{because}: {reason}", [days])

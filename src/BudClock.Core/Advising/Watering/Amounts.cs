@@ -9,7 +9,8 @@ public static class Amounts
     public static WaterNeed? Need(Situation now, Care care)
     {
         var need = WaterNeed.Of(now.Plant, now.Journal);
-        if (!need.Own && now.Plant.Pot?.VolumeMl is null) return null;
+        if (!need.Own && now.Plant.Pot?.VolumeMl is null)
+            return null;
         return care is Care.WetLightly ? need.Times(now.Needs("V6", "rest") / 100)
             : now.Roots.State is RootState.Few ? need.Times(now.Needs("V6", "few-roots") / 100)
             : need;
@@ -19,6 +20,8 @@ public static class Amounts
     public static string? Usual(Situation now, Care care) =>
         care is Care.GiveWater && LearnedBeforeRest(now) ? null : Need(now, care)?.Words(now.Around.Garden.UsUnits);
 
-    static bool LearnedBeforeRest(Situation now) => now.Sheet.PhaseOn(now.Today, now.Around.Garden.Southern) is { Phase.Phase: Phase.Resting } rest
-        && now.Journal.Waterings.LastOrDefault(e => e.Amount is { InBase: > 0 }) is { } last && last.On < rest.From;
+    static bool LearnedBeforeRest(Situation now) =>
+        now.Sheet.PhaseOn(now.Today, now.Around.Garden.Southern) is { Phase.Phase: Phase.Resting } rest
+        && now.Journal.Waterings.LastOrDefault(e => e.Amount is { InBase: > 0 }) is { } last
+        && last.On < rest.From;
 }

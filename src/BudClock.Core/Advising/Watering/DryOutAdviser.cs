@@ -13,9 +13,13 @@ public sealed class DryOutAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (!now.DrinksFromAbove || now.Sheet.Rule("W5") is not null || now.Sheet.Rule("W4") is not null) yield break;
+        if (!now.DrinksFromAbove || now.Sheet.Rule("W5") is not null || now.Sheet.Rule("W4") is not null)
+            yield break;
         var finger = string.Create(CultureInfo.InvariantCulture, $"{now.Needs(Rule, "finger"):0.#} cm");
-        var feel = now.Needs(Rule, "leaf-sign") > 0 ? $"feel the leaves, and the medium {finger} down" : $"feel the medium {finger} down, before the leaves give way";
+        var feel =
+            now.Needs(Rule, "leaf-sign") > 0
+                ? $"feel the leaves, and the medium {finger} down"
+                : $"feel the medium {finger} down, before the leaves give way";
         yield return new WaterAsked(Rule, "water until it runs through, and let it drain", feel).Judge(now);
     }
 }

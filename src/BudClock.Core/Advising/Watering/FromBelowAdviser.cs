@@ -13,8 +13,15 @@ public sealed class FromBelowAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (!now.DrinksFromAbove) yield break;
-        yield return new WaterAsked(Rule, "stand it in water, then let it drain", "lift the pot: light means thirst, heavy with limp leaves means roots")
-        { Amount = string.Create(CultureInfo.InvariantCulture, $"{now.Needs(Rule, "stand"):0} minutes") }.Judge(now);
+        if (!now.DrinksFromAbove)
+            yield break;
+        yield return new WaterAsked(
+            Rule,
+            "stand it in water, then let it drain",
+            "lift the pot: light means thirst, heavy with limp leaves means roots"
+        )
+        {
+            Amount = string.Create(CultureInfo.InvariantCulture, $"{now.Needs(Rule, "stand"):0} minutes"),
+        }.Judge(now);
     }
 }

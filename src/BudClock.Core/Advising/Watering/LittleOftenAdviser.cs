@@ -18,7 +18,8 @@ public sealed class LittleOftenAdviser : IAdviser
     public IEnumerable<Advice> Advise(Situation now)
     {
         var roots = now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Roots, Open: true });
-        if (roots is null || !now.InGrowth || !now.Daylight.ShorterThan(ShortDayHours) || now.School(Question) is not { } school) yield break;
+        if (roots is null || !now.InGrowth || !now.Daylight.ShorterThan(ShortDayHours) || now.School(Question) is not { } school)
+            yield break;
         var (weekly, small) = (now.Needs(Rule, "weekly"), now.Needs(Rule, "small"));
         var dose = school.Chosen.Name == LittleOften ? small : weekly;
         var every = Math.Max(1, (int)Math.Round(7 * dose / weekly));
@@ -34,8 +35,24 @@ public sealed class LittleOftenAdviser : IAdviser
         var next = now.Wetness.LastWater?.On.AddDays(every) ?? now.Today;
         var way = string.Create(CultureInfo.InvariantCulture, $"Winter roots: {dose:0} mL every {every} days, {weekly:0} mL a week");
         var advice = low is not null
-            ? new Advice(Topics.Water, Rule, Care.TopUp, Verdict.Do, now.Today, $"{way}; the reservoir was {low.Words} {Dates.Ago(low.On, now.Today)}: top up.", [conditions[0], Condition.Sign("reservoir low", low.On)])
-            : new(Topics.Water, Rule, Care.TopUp, due ? Verdict.Look : Verdict.Hold, next, due ? $"{way}: look at the level, and give it where it has fallen." : $"{way}; next {Dates.Short(next)}.", conditions);
+            ? new Advice(
+                Topics.Water,
+                Rule,
+                Care.TopUp,
+                Verdict.Do,
+                now.Today,
+                $"{way}; the reservoir was {low.Words} {Dates.Ago(low.On, now.Today)}: top up.",
+                [conditions[0], Condition.Sign("reservoir low", low.On)]
+            )
+            : new(
+                Topics.Water,
+                Rule,
+                Care.TopUp,
+                due ? Verdict.Look : Verdict.Hold,
+                next,
+                due ? $"{way}: look at the level, and give it where it has fallen." : $"{way}; next {Dates.Short(next)}.",
+                conditions
+            );
         yield return (advice with { Because = way, Amount = amount }).By(school);
     }
 }

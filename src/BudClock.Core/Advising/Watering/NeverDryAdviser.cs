@@ -12,6 +12,7 @@ public sealed class NeverDryAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.DrinksFromAbove) yield return new WaterAsked(Rule, "water, not so much that it stands", "look whether the top is pale and dry").Judge(now);
+        if (now.DrinksFromAbove)
+            yield return new WaterAsked(Rule, "water, not so much that it stands", "look whether the top is pale and dry").Judge(now);
     }
 }

@@ -14,19 +14,45 @@ public sealed class PebblesAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Rest is not null || now.Journal.Last(EntryKinds.Planted, EntryKinds.LeavesGone) is not { } last || last.Kind != EntryKinds.Planted) yield break;
+        if (
+            now.Rest is not null
+            || now.Journal.Last(EntryKinds.Planted, EntryKinds.LeavesGone) is not { } last
+            || last.Kind != EntryKinds.Planted
+        )
+            yield break;
         if (now.Plant.Medium?.Contains(Pebbles, StringComparison.OrdinalIgnoreCase) != true)
         {
             yield return new WaterAsked(Rule, "water; a flat hand fits between medium and rim", "feel the medium").Judge(now);
             yield break;
         }
-        var gap = string.Create(CultureInfo.InvariantCulture, $"fill to {now.Needs(Rule, "gap"):0.#} cm below the base of the bulb, never touching it");
-        if (now.Journal.Last(EntryKinds.Reservoir) is { Text: "empty" } empty && !now.Journal.Waterings.Any(water => now.Journal.IsAfter(water, empty)))
+        var gap = string.Create(
+            CultureInfo.InvariantCulture,
+            $"fill to {now.Needs(Rule, "gap"):0.#} cm below the base of the bulb, never touching it"
+        );
+        if (
+            now.Journal.Last(EntryKinds.Reservoir) is { Text: "empty" } empty
+            && !now.Journal.Waterings.Any(water => now.Journal.IsAfter(water, empty))
+        )
         {
             var because = $"Empty {Dates.Ago(empty.On, now.Today)}";
-            yield return new(Topics.Water, Rule, Care.TopUp, Verdict.Do, now.Today, $"{because}: {gap}.", [Condition.Sign("water gone", empty.On)]) { Because = because };
+            yield return new(
+                Topics.Water,
+                Rule,
+                Care.TopUp,
+                Verdict.Do,
+                now.Today,
+                $"{because}: {gap}.",
+                [Condition.Sign("water gone", empty.On)]
+            )
+            {
+                Because = because,
+            };
             yield break;
         }
-        yield return new WaterAsked(Rule, gap, "look at the water below the bulb") { Care = Care.TopUp, Every = now.Needs(Rule, "every") }.Judge(now);
+        yield return new WaterAsked(Rule, gap, "look at the water below the bulb")
+        {
+            Care = Care.TopUp,
+            Every = now.Needs(Rule, "every"),
+        }.Judge(now);
     }
 }

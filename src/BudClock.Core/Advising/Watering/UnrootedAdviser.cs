@@ -13,8 +13,16 @@ public sealed class UnrootedAdviser : IAdviser
 
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (!now.Roots.Unrooted || now.Resting || now.Levels.OverWater) yield break;
-        yield return new WaterAsked(Rule, "no roots yet, so wet it lightly and keep it damp, not soaked", "feel that the medium is damp; without roots it is neither soaked nor left dry")
-        { Care = Care.WetLightly, Every = EveryDays }.Judge(now);
+        if (!now.Roots.Unrooted || now.Resting || now.Levels.OverWater)
+            yield break;
+        yield return new WaterAsked(
+            Rule,
+            "no roots yet, so wet it lightly and keep it damp, not soaked",
+            "feel that the medium is damp; without roots it is neither soaked nor left dry"
+        )
+        {
+            Care = Care.WetLightly,
+            Every = EveryDays,
+        }.Judge(now);
     }
 }

@@ -35,9 +35,19 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
         return thirst.Kind switch
         {
             ThirstKind.Thirsty or ThirstKind.RootAlarm => Do(now, because, Sign(thirst), Dry(now)),
-            ThirstKind.Unfelt => Look(now, $"{because}, and nobody felt the medium: feel it, or lift the pot, first. Dry and light is thirst; wet or heavy means the roots.", Ground.Sign, Sign(thirst)),
+            ThirstKind.Unfelt => Look(
+                now,
+                $"{because}, and nobody felt the medium: feel it, or lift the pot, first. Dry and light is thirst; wet or heavy means the roots.",
+                Ground.Sign,
+                Sign(thirst)
+            ),
             _ when wet.IsDry && !DryOnlyAsks => Do(now, $"Medium dry {Dates.Ago(wet.Felt!.On, now.Today)}", Dry(now)),
-            ThirstKind.Forgotten => Look(now, $"{because}, and nothing was written since: look again, and feel the medium.", Ground.Sign, Sign(thirst)),
+            ThirstKind.Forgotten => Look(
+                now,
+                $"{because}, and nothing was written since: look again, and feel the medium.",
+                Ground.Sign,
+                Sign(thirst)
+            ),
             _ => ByInterval(now),
         };
     }
@@ -45,31 +55,81 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
     Advice ByInterval(Situation now)
     {
         var wet = now.Wetness;
-        if (wet.IsDry) return Look(now, $"Medium dry {Dates.Ago(wet.Felt!.On, now.Today)}: {Feel}, and water if it is a kind that wants it.", Ground.Sign, Dry(now));
+        if (wet.IsDry)
+            return Look(
+                now,
+                $"Medium dry {Dates.Ago(wet.Felt!.On, now.Today)}: {Feel}, and water if it is a kind that wants it.",
+                Ground.Sign,
+                Dry(now)
+            );
         if (Since is { } since && !(wet.LastWater?.On >= since) && !wet.IsWet && now.Today < since.AddDays(Whole(now)))
-            return new(Topics.Water, Rule, Care, Verdict.Hold, since.AddDays(Whole(now)), $"No water since {Dates.Short(since)}; feel it about {Dates.Weekday(since.AddDays(Whole(now)), now.Today)}.", [Interval(now) with { Seen = since }]) { Ground = Ground.Interval };
-        if (wet.DaysSince(now.Today) is not { } days) return Look(now, $"No water is on record yet, {Usually(now)}: {Feel}.", Ground.Interval, Interval(now));
+            return new(
+                Topics.Water,
+                Rule,
+                Care,
+                Verdict.Hold,
+                since.AddDays(Whole(now)),
+                $"No water since {Dates.Short(since)}; feel it about {Dates.Weekday(since.AddDays(Whole(now)), now.Today)}.",
+                [Interval(now) with { Seen = since }]
+            )
+            {
+                Ground = Ground.Interval,
+            };
+        if (wet.DaysSince(now.Today) is not { } days)
+            return Look(now, $"No water is on record yet, {Usually(now)}: {Feel}.", Ground.Interval, Interval(now));
         var last = wet.LastWater!;
-        if (wet.IsWet) return Hold(now, last, $"Medium {wet.Felt!.Text} {Dates.Ago(wet.Felt.On, now.Today)}: leave it.", wet.Felt.On, Ground.Sign);
+        if (wet.IsWet)
+            return Hold(now, last, $"Medium {wet.Felt!.Text} {Dates.Ago(wet.Felt.On, now.Today)}: leave it.", wet.Felt.On, Ground.Sign);
         var due = last.On.AddDays(Whole(now));
         return days >= Whole(now)
             ? Look(now, $"Last watered {Dates.Ago(last.On, now.Today)}, {Usually(now)}: {Feel}.", Ground.Interval, Interval(now))
-            : Hold(now, last, $"Watered {Dates.Ago(last.On, now.Today)}; it is likely to ask again about {Dates.Weekday(due, now.Today)}.", last.On, Ground.Interval);
+            : Hold(
+                now,
+                last,
+                $"Watered {Dates.Ago(last.On, now.Today)}; it is likely to ask again about {Dates.Weekday(due, now.Today)}.",
+                last.On,
+                Ground.Interval
+            );
     }
 
     Advice Do(Situation now, string because, params Condition?[] conditions)
     {
         var amount = Amount ?? Amounts.Usual(now, Care);
-        return new(Topics.Water, Rule, Care, Verdict.Do, now.Today, $"{because}: {How}{(amount is null ? "" : $", {amount}")}.{now.Interval.Because}", [.. conditions.OfType<Condition>()])
-        { Because = because, Amount = amount };
+        return new(
+            Topics.Water,
+            Rule,
+            Care,
+            Verdict.Do,
+            now.Today,
+            $"{because}: {How}{(amount is null ? "" : $", {amount}")}.{now.Interval.Because}",
+            [.. conditions.OfType<Condition>()]
+        )
+        {
+            Because = because,
+            Amount = amount,
+        };
     }
 
     Advice Look(Situation now, string reason, Ground ground, Condition? condition) =>
-        new(Topics.Water, Rule, Care, Verdict.Look, now.Today, reason + now.Interval.Because, condition is null ? [] : [condition]) { Ground = ground };
+        new(Topics.Water, Rule, Care, Verdict.Look, now.Today, reason + now.Interval.Because, condition is null ? [] : [condition])
+        {
+            Ground = ground,
+        };
 
     Advice Hold(Situation now, Entry last, string reason, DateOnly seen, Ground ground) =>
-        new(Topics.Water, Rule, Care, Verdict.Hold, last.On.AddDays(Whole(now)), reason + now.Interval.Because, [Interval(now) with { Seen = seen }])
-        { Ground = ground, Until = last.On.AddDays(Math.Max(Whole(now), (int)Math.Ceiling(Every ?? now.Interval.To))) };
+        new(
+            Topics.Water,
+            Rule,
+            Care,
+            Verdict.Hold,
+            last.On.AddDays(Whole(now)),
+            reason + now.Interval.Because,
+            [Interval(now) with { Seen = seen }]
+        )
+        {
+            Ground = ground,
+            Until = last.On.AddDays(Math.Max(Whole(now), (int)Math.Ceiling(Every ?? now.Interval.To))),
+        };
 
     static Condition Sign(Thirst thirst) => Condition.Sign(thirst.Words, thirst.Sign!.On);
 
@@ -91,9 +151,12 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
         return $"{(now.Interval.Rhythm.Own && Every is null ? "its own rhythm" : "usually")} {Range(from, to)}";
     }
 
-    static string Range(double from, double to) => (int)Math.Round(from) is var a && (int)Math.Round(to) is var b && a >= b
-        ? b <= 1 ? "1 day" : $"{b} days"
-        : string.Create(CultureInfo.InvariantCulture, $"{Math.Max(1, a)}–{b} days");
+    static string Range(double from, double to) =>
+        (int)Math.Round(from) is var a && (int)Math.Round(to) is var b && a >= b
+            ? b <= 1
+                ? "1 day"
+                : $"{b} days"
+            : string.Create(CultureInfo.InvariantCulture, $"{Math.Max(1, a)}–{b} days");
 
     static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 }

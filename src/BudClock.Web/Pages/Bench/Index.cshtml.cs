@@ -48,36 +48,52 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook) : Garde
     public async Task<IActionResult> OnPostAsync(string[] tags, string? text)
     {
         var known = tags.Select(tag => Today.Find(tag)?.Plant.Tag).OfType<string>().Distinct().ToList();
-        if (known.Count == 0) return Answer(Said.Wrong("Tick at least one plant first."));
-        if (string.IsNullOrWhiteSpace(text)) return Answer(Said.Wrong("Write what you did, such as soaked 400 ml."));
+        if (known.Count == 0)
+            return Answer(Said.Wrong("Tick at least one plant first."));
+        if (string.IsNullOrWhiteSpace(text))
+            return Answer(Said.Wrong("Write what you did, such as soaked 400 ml."));
         var note = NoteReader.Read($"{string.Join(", ", known)}: {text}", Today.NoteContext());
-        if (!note.Complete) return Answer(Said.Refused(note));
+        if (!note.Complete)
+            return Answer(Said.Refused(note));
         await logbook.LogAsync(note.Tags, note.Entries);
         Response.Headers["HX-Trigger"] = "journal-changed";
         return Answer(Said.Logged(note.Tags, note.Entries, Today));
     }
 
-    public string Link(int page) => "/bench" + QueryString.Create(new Dictionary<string, string?>
-    {
-        ["q"] = Q,
-        ["place"] = Place,
-        ["phase"] = Phase,
-        ["sheet"] = Sheet,
-        ["only"] = Only,
-        ["sort"] = Sort,
-        ["p"] = page > 1 ? $"{page}" : null,
-    }.Where(pair => !string.IsNullOrEmpty(pair.Value)));
+    public string Link(int page) =>
+        "/bench"
+        + QueryString.Create(
+            new Dictionary<string, string?>
+            {
+                ["q"] = Q,
+                ["place"] = Place,
+                ["phase"] = Phase,
+                ["sheet"] = Sheet,
+                ["only"] = Only,
+                ["sort"] = Sort,
+                ["p"] = page > 1 ? $"{page}" : null,
+            }.Where(pair => !string.IsNullOrEmpty(pair.Value))
+        );
 
     void Find()
     {
-        var query = new BenchQuery { Search = Q, Place = Any(Place), Phase = Any(Phase), Sheet = Any(Sheet), Only = Any(Only), Sort = Sort };
+        var query = new BenchQuery
+        {
+            Search = Q,
+            Place = Any(Place),
+            Phase = Any(Phase),
+            Sheet = Any(Sheet),
+            Only = Any(Only),
+            Sort = Sort,
+        };
         Found = query.Of(Today.Plants, Today.Places);
         Number = Math.Clamp(Number, 1, Pages);
     }
 
     IActionResult Answer(Said said)
     {
-        if (IsHtmx) return Partial("_Said", said);
+        if (IsHtmx)
+            return Partial("_Said", said);
         TempData["Said"] = said.Words;
         return Redirect("/bench");
     }

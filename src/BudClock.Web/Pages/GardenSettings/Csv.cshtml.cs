@@ -34,22 +34,30 @@ public sealed class CsvModel(TodaysGarden glasshouse, GardenStore store) : Garde
     {
         if (file is not null)
         {
-            if (file.Length > LargestMb * 1024 * 1024) return Wrong($"{file.FileName} is larger than {LargestMb} MB. Split it.");
+            if (file.Length > LargestMb * 1024 * 1024)
+                return Wrong($"{file.FileName} is larger than {LargestMb} MB. Split it.");
             Text = Encoding.UTF8.GetString(await PlantModel.ReadAsync(file)).TrimStart('\uFEFF');
-            if (Text.Contains('\0', StringComparison.Ordinal)) return Wrong($"{file.FileName} is no text.");
+            if (Text.Contains('\0', StringComparison.Ordinal))
+                return Wrong($"{file.FileName} is no text.");
         }
-        if (string.IsNullOrWhiteSpace(Text)) return Wrong("Choose a CSV first.");
+        if (string.IsNullOrWhiteSpace(Text))
+            return Wrong("Choose a CSV first.");
         Understand();
         return Page();
     }
 
     public async Task<IActionResult> OnPostWriteAsync()
     {
-        if (string.IsNullOrWhiteSpace(Text)) return Wrong("Choose a CSV first.");
+        if (string.IsNullOrWhiteSpace(Text))
+            return Wrong("Choose a CSV first.");
         Understand();
-        if (Read!.Faults.Count > 0) return Page();
+        if (Read!.Faults.Count > 0)
+            return Page();
         var known = KnownIds();
-        var fresh = Read.Rows.DistinctBy(row => row.Entry.Id).Where(row => !known.Contains(row.Entry.Id)).ToLookup(row => row.Tag, row => row.Entry);
+        var fresh = Read
+            .Rows.DistinctBy(row => row.Entry.Id)
+            .Where(row => !known.Contains(row.Entry.Id))
+            .ToLookup(row => row.Tag, row => row.Entry);
         await store.LogAsync([.. fresh.Select(plant => new PlantEntries(plant.Key, [.. plant], []))]);
         TodaysGarden.Forget();
         (Done, Read) = ($"{fresh.Sum(plant => plant.Count())} entries taken in on {fresh.Count} plants.", null);

@@ -11,7 +11,8 @@ namespace BudClock.Web.Pages.GardenSettings;
 /// <summary>The garden itself, and its file out and in.</summary>
 [RequestSizeLimit(LargestFile)]
 [RequestFormLimits(MultipartBodyLengthLimit = LargestFile)]
-public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store, GardenImport import, PictureFolder pictures) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store, GardenImport import, PictureFolder pictures)
+    : GardenPage(glasshouse)
 {
     /// <summary>A garden with its pictures, in bytes.</summary>
     const long LargestFile = 1024L * 1024 * 1024;
@@ -31,7 +32,8 @@ public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store, Garde
 
     public async Task<IActionResult> OnPostAsync()
     {
-        if (Form.Read(ModelState) is not { } garden) return Page();
+        if (Form.Read(ModelState) is not { } garden)
+            return Page();
         await store.SaveGardenAsync(garden);
         TodaysGarden.Forget();
         Done = "Saved.";
@@ -52,11 +54,16 @@ public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store, Garde
         if (garden is null)
         {
             var more = faults.Count - FaultsShown;
-            Faults = [.. faults.Take(FaultsShown).Select(fault => fault.ToString()), .. more > 0 ? [$"and {more} more"] : Array.Empty<string>()];
+            Faults =
+            [
+                .. faults.Take(FaultsShown).Select(fault => fault.ToString()),
+                .. more > 0 ? [$"and {more} more"] : Array.Empty<string>(),
+            ];
             return Page();
         }
         // Pictures first: an entry never names a file that is still on its way.
-        foreach (var (name, picture) in sent.Where(picture => pictures.Find(picture.Key) is null)) await pictures.SaveAsync(name, picture.Full, picture.Small);
+        foreach (var (name, picture) in sent.Where(picture => pictures.Find(picture.Key) is null))
+            await pictures.SaveAsync(name, picture.Full, picture.Small);
         var added = await import.ImportAsync(garden);
         TodaysGarden.Forget();
         Form = GardenForm.Of((await TodaysGarden.TodayAsync())!.Garden);
@@ -67,7 +74,8 @@ public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store, Garde
     async Task<(GardenRecord? Garden, Dictionary<string, ReadyPicture> Pictures, IReadOnlyList<FileFault> Faults)> ReadAsync(IFormFile file)
     {
         var content = await PlantModel.ReadAsync(file);
-        if (GardenZip.IsZip(content)) return await GardenZip.ReadAsync(new MemoryStream(content), Today.Day);
+        if (GardenZip.IsZip(content))
+            return await GardenZip.ReadAsync(new MemoryStream(content), Today.Day);
         var read = GardenFileReader.Read(Encoding.UTF8.GetString(content).TrimStart('\uFEFF'), CultureSheets.Shipped, latest: Today.Day);
         return (read.Garden, [], read.Faults);
     }

@@ -45,10 +45,17 @@ public sealed class BatchModel(TodaysGarden glasshouse, ShelfStore store, Logboo
     {
         get
         {
-            var due = Today.Mix.ToMix.Where(bottle => bottle.Recipe?.Code == Batch.Recipe).SelectMany(bottle => bottle.Plants).Select(d => d.Tag).ToHashSet();
+            var due = Today
+                .Mix.ToMix.Where(bottle => bottle.Recipe?.Code == Batch.Recipe)
+                .SelectMany(bottle => bottle.Plants)
+                .Select(d => d.Tag)
+                .ToHashSet();
             var given = Given.Where(pair => pair.Entry.On == Today.Day).Select(pair => pair.Plant.Plant.Tag).ToHashSet();
-            return Today.Plants.Where(a => !a.Gone && !given.Contains(a.Plant.Tag))
-                .OrderByDescending(a => Tags.Contains(a.Plant.Tag)).ThenByDescending(a => due.Contains(a.Plant.Tag)).ThenBy(a => a.Plant.Tag, StringComparer.Ordinal);
+            return Today
+                .Plants.Where(a => !a.Gone && !given.Contains(a.Plant.Tag))
+                .OrderByDescending(a => Tags.Contains(a.Plant.Tag))
+                .ThenByDescending(a => due.Contains(a.Plant.Tag))
+                .ThenBy(a => a.Plant.Tag, StringComparer.Ordinal);
         }
     }
 
@@ -57,14 +64,19 @@ public sealed class BatchModel(TodaysGarden glasshouse, ShelfStore store, Logboo
     /// <summary>Logs the batch for the plants that are ticked, as one act.</summary>
     public async Task<IActionResult> OnPostGiveAsync([FromRoute] string code)
     {
-        if (!Find(code)) return NotFound();
+        if (!Find(code))
+            return NotFound();
         var chosen = Tags.Select(Today.Find).OfType<Assessment>().Where(a => !a.Gone).ToList();
-        if (chosen.Count == 0) Faults.Add("Tick at least one plant.");
-        if (Batch.ThrownAway is not null) Faults.Add("This batch was thrown away.");
+        if (chosen.Count == 0)
+            Faults.Add("Tick at least one plant.");
+        if (Batch.ThrownAway is not null)
+            Faults.Add("This batch was thrown away.");
         var amount = AmountReader.Read(Amount, Unit.Default(Dimension.Volume, Today.Garden.UsUnits));
-        if (!string.IsNullOrWhiteSpace(Amount) && amount is not { Dimension: Dimension.Volume, InBase: > 0 and <= 100_000 }) Faults.Add($"\"{Amount}\" is no amount of water, such as 200 mL.");
+        if (!string.IsNullOrWhiteSpace(Amount) && amount is not { Dimension: Dimension.Volume, InBase: > 0 and <= 100_000 })
+            Faults.Add($"\"{Amount}\" is no amount of water, such as 200 mL.");
         GivingAsks = new([], BottleToMix.Warn(Bottle, Batch.MeasuredPpm ?? Batch.PredictedPpm, Batch.Ph, chosen), "");
-        if (Faults.Count > 0 || !GivingAsks.Answered(Form)) return Page();
+        if (Faults.Count > 0 || !GivingAsks.Answered(Form))
+            return Page();
         await logbook.LogEachAsync([.. chosen.Select(plant => (plant.Plant.Tag, Giving.Entries(plant, Batch, Recipe, amount)))]);
         return Redirect($"/mixing/batches/{Batch.Code}");
     }
@@ -72,25 +84,37 @@ public sealed class BatchModel(TodaysGarden glasshouse, ShelfStore store, Logboo
     /// <summary>Writes down what the meter says, now or anew.</summary>
     public async Task<IActionResult> OnPostMeasureAsync([FromRoute] string code)
     {
-        if (!Find(code)) return NotFound();
+        if (!Find(code))
+            return NotFound();
         var (measured, ph) = (Optional(Form.Measured, 0, 20_000, "Measured dissolved solids"), ReadPh(Form.Ph));
-        if (Faults.Count > 0) return Page();
+        if (Faults.Count > 0)
+            return Page();
         Asks = MeasurementAsks.Of(Batch.PredictedPpm, Bottle, measured, ph, Given.Select(pair => pair.Plant));
-        if (!Asks.Answered(Form)) return Page();
-        await Store.SaveAsync(Batch with { MeasuredPpm = measured, Ph = ph, Found = Form.Found?.Trim() is { Length: > 0 } found ? found : Batch.Found });
+        if (!Asks.Answered(Form))
+            return Page();
+        await Store.SaveAsync(
+            Batch with
+            {
+                MeasuredPpm = measured,
+                Ph = ph,
+                Found = Form.Found?.Trim() is { Length: > 0 } found ? found : Batch.Found,
+            }
+        );
         return await SavedAsync($"/mixing/batches/{Batch.Code}");
     }
 
     public async Task<IActionResult> OnPostThrowAsync([FromRoute] string code)
     {
-        if (!Find(code)) return NotFound();
+        if (!Find(code))
+            return NotFound();
         await Store.SaveAsync(Batch with { ThrownAway = Batch.ThrownAway is null ? Today.Day : null });
         return await SavedAsync($"/mixing/batches/{Batch.Code}");
     }
 
     bool Find(string code)
     {
-        if (Shelf.Batch(code) is not { } batch) return false;
+        if (Shelf.Batch(code) is not { } batch)
+            return false;
         Batch = batch;
         return true;
     }

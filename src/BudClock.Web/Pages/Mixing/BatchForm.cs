@@ -35,9 +35,13 @@ public sealed record MeasurementAsks(IReadOnlyList<string> Questions, IReadOnlyL
         return new(
             measuredPpm is { } measured ? Mix.Questions(measured, predictedPpm) : [],
             BottleToMix.Warn(bottle, measuredPpm ?? predictedPpm, ph, plants),
-            FormattableString.Invariant($"{measuredPpm:0} ppm measured, {predictedPpm:0} ppm meant{(off is { } share ? FormattableString.Invariant($": {Math.Abs(share) * 100:0} % {(share > 0 ? "stronger" : "weaker")}") : "")}."));
+            FormattableString.Invariant(
+                $"{measuredPpm:0} ppm measured, {predictedPpm:0} ppm meant{(off is { } share ? FormattableString.Invariant($": {Math.Abs(share) * 100:0} % {(share > 0 ? "stronger" : "weaker")}") : "")}."
+            )
+        );
     }
 
     /// <summary>Everything that was asked has been answered.</summary>
-    public bool Answered(BatchForm form) => (Questions.Count == 0 || !string.IsNullOrWhiteSpace(form.Found)) && (Warnings.Count == 0 || form.Seen);
+    public bool Answered(BatchForm form) =>
+        (Questions.Count == 0 || !string.IsNullOrWhiteSpace(form.Found)) && (Warnings.Count == 0 || form.Seen);
 }

@@ -16,9 +16,11 @@ public sealed class BatchesModel(TodaysGarden glasshouse, ShelfStore store) : Mi
     /// <summary>How many plants got a batch.</summary>
     public int Given(Batch batch) => (given ??= Count()).GetValueOrDefault(batch.Code);
 
-    Dictionary<string, int> Count() => Today.Plants
-        .SelectMany(plant => plant.Plant.Entries.Where(e => e.Mix is not null && !e.Struck).Select(e => e.Mix!).Distinct())
-        .CountBy(code => code).ToDictionary();
+    Dictionary<string, int> Count() =>
+        Today
+            .Plants.SelectMany(plant => plant.Plant.Entries.Where(e => e.Mix is not null && !e.Struck).Select(e => e.Mix!).Distinct())
+            .CountBy(code => code)
+            .ToDictionary();
 
     public void OnGet() { }
 }

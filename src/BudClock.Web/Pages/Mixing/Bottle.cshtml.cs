@@ -54,21 +54,45 @@ public sealed class BottleModel(TodaysGarden glasshouse, ShelfStore store) : Mix
     public void OnGet()
     {
         var litres = Litres(Batch);
-        var (into, tap) = (new Water("water", Number(Base, 0, 5000, "The water's dissolved solids")), new Water("tap", Number(Tap, 0, 5000, "The tap water's dissolved solids")));
-        var share = Optional(Wanted, 0, 5000, "The wanted dissolved solids") is { } wanted ? Blending(wanted, into, tap, litres) : Number(TapShare, 0, 100, "The share of tap water") / 100;
-        var doses = new List<Dose?> { ReadDose(Label, Strength, Optional(Spoon, 0.001, 1000, "A teaspoon's weight"), Optional(Full, 0.001, 1000, "The full dose"), litres) };
-        if (!string.IsNullOrWhiteSpace(Label2)) doses.Add(ReadDose(Label2, Strength2 ?? "", null, null, litres));
-        if (Faults.Count == 0) Mix = new([(into, litres * (1 - share)), (tap, litres * share)], [.. doses.Select(dose => dose!)]);
+        var (into, tap) = (
+            new Water("water", Number(Base, 0, 5000, "The water's dissolved solids")),
+            new Water("tap", Number(Tap, 0, 5000, "The tap water's dissolved solids"))
+        );
+        var share = Optional(Wanted, 0, 5000, "The wanted dissolved solids") is { } wanted
+            ? Blending(wanted, into, tap, litres)
+            : Number(TapShare, 0, 100, "The share of tap water") / 100;
+        var doses = new List<Dose?>
+        {
+            ReadDose(
+                Label,
+                Strength,
+                Optional(Spoon, 0.001, 1000, "A teaspoon's weight"),
+                Optional(Full, 0.001, 1000, "The full dose"),
+                litres
+            ),
+        };
+        if (!string.IsNullOrWhiteSpace(Label2))
+            doses.Add(ReadDose(Label2, Strength2 ?? "", null, null, litres));
+        if (Faults.Count == 0)
+            Mix = new([(into, litres * (1 - share)), (tap, litres * share)], [.. doses.Select(dose => dose!)]);
     }
 
     double Blending(double wanted, Water into, Water tap, double litres)
     {
         if (Blend.ShareFor(wanted, into, tap) is not { } share)
         {
-            Faults.Add(string.Create(CultureInfo.InvariantCulture, $"{wanted:0.#} ppm lies outside of both waters ({into.TdsPpm:0.#} and {tap.TdsPpm:0.#} ppm)."));
+            Faults.Add(
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"{wanted:0.#} ppm lies outside of both waters ({into.TdsPpm:0.#} and {tap.TdsPpm:0.#} ppm)."
+                )
+            );
             return 0;
         }
-        Blended = string.Create(CultureInfo.InvariantCulture, $"{Volumes.Words(litres * share, Today.Garden.UsUnits)} of tap in {Volumes.Words(litres * (1 - share), Today.Garden.UsUnits)} of the water: {share * 100:0.#} % tap makes {wanted:0.#} ppm.");
+        Blended = string.Create(
+            CultureInfo.InvariantCulture,
+            $"{Volumes.Words(litres * share, Today.Garden.UsUnits)} of tap in {Volumes.Words(litres * (1 - share), Today.Garden.UsUnits)} of the water: {share * 100:0.#} % tap makes {wanted:0.#} ppm."
+        );
         return share;
     }
 
@@ -80,13 +104,22 @@ public sealed class BottleModel(TodaysGarden glasshouse, ShelfStore store) : Mix
             return null;
         }
         var feed = new Feed(label, parts.N, parts.P, parts.K, spoon, full);
-        if (feed.Fault() is { } fault) Faults.Add(fault);
+        if (feed.Fault() is { } fault)
+            Faults.Add(fault);
         // A bare amount is what was put into the whole batch.
-        var read = Core.Mixing.Strength.Read(strength)
-            ?? (AmountReader.Read(strength, null) is { Value: > 0, Unit.Dimension: Dimension.Mass or Dimension.Volume } amount ? new Strength.Measured(amount, new(litres, Unit.L)) : null);
-        if (read is null) Faults.Add($"\"{strength}\" is no strength; write 100 ppm N, 25 % of the label, or what you put in, such as 1/8 tsp or 0.6 g.");
-        else if (read.In(litres, feed) is { } dose) return dose;
-        else Faults.Add(read.Missing(feed));
+        var read =
+            Core.Mixing.Strength.Read(strength)
+            ?? (
+                AmountReader.Read(strength, null) is { Value: > 0, Unit.Dimension: Dimension.Mass or Dimension.Volume } amount
+                    ? new Strength.Measured(amount, new(litres, Unit.L))
+                    : null
+            );
+        if (read is null)
+            Faults.Add($"\"{strength}\" is no strength; write 100 ppm N, 25 % of the label, or what you put in, such as 1/8 tsp or 0.6 g.");
+        else if (read.In(litres, feed) is { } dose)
+            return dose;
+        else
+            Faults.Add(read.Missing(feed));
         return null;
     }
 }

@@ -54,10 +54,19 @@ public sealed class FeedModel(TodaysGarden glasshouse, ShelfStore store) : Mixin
     public IActionResult OnGet(string? code)
     {
         Known = Shelf.Feed(code);
-        if (code is not null && Known is null) return NotFound();
-        if (Known is not { } feed) return Page();
+        if (code is not null && Known is null)
+            return NotFound();
+        if (Known is not { } feed)
+            return Page();
         (Name, Label, Urea, Ca, Mg) = (feed.Name, feed.Label, Shown(feed.UreaNPercent), Shown(feed.CaPercent), Shown(feed.MgPercent));
-        (Form, Stimulant, Spoon, Density, Salts, Price) = (feed.Form, feed.Stimulant, Shown(feed.GramsPerTeaspoon), Shown(feed.DensityGPerMl), Shown(feed.SaltsPercent), Shown(feed.PricePerKg));
+        (Form, Stimulant, Spoon, Density, Salts, Price) = (
+            feed.Form,
+            feed.Stimulant,
+            Shown(feed.GramsPerTeaspoon),
+            Shown(feed.DensityGPerMl),
+            Shown(feed.SaltsPercent),
+            Shown(feed.PricePerKg)
+        );
         Full = feed.LabelGramsPerLitre is { } full ? $"{Shown(full)} g in 1 L" : null;
         return Page();
     }
@@ -65,8 +74,10 @@ public sealed class FeedModel(TodaysGarden glasshouse, ShelfStore store) : Mixin
     public async Task<IActionResult> OnPostAsync([FromRoute] string? code)
     {
         Known = Shelf.Feed(code);
-        if (code is not null && Known is null) return NotFound();
-        if (Read(code) is not { } feed) return Page();
+        if (code is not null && Known is null)
+            return NotFound();
+        if (Read(code) is not { } feed)
+            return Page();
         await Store.SaveAsync(feed);
         return await SavedAsync();
     }
@@ -86,7 +97,8 @@ public sealed class FeedModel(TodaysGarden glasshouse, ShelfStore store) : Mixin
     Feed? Read(string? code)
     {
         var name = ReadName(Name, "A feed", Shelf.Feeds.Where(f => f.Code != code).Select(f => f.Name));
-        if (!Feed.Forms.Contains(Form)) Faults.Add("Choose powder, liquid or slow release.");
+        if (!Feed.Forms.Contains(Form))
+            Faults.Add("Choose powder, liquid or slow release.");
         if (ReadLabel(Label) is not { } parts)
         {
             Faults.Add($"\"{Label}\" is no label; write N-P-K, such as 20-20-20 or 5-10-3.");
@@ -106,24 +118,36 @@ public sealed class FeedModel(TodaysGarden glasshouse, ShelfStore store) : Mixin
             PricePerKg = Optional(Price, 0, 100_000, "The price of a kilogram"),
         };
         feed = feed with { LabelGramsPerLitre = FullDose(feed) };
-        if (Faults.Count == 0 && feed.Fault() is { } fault) Faults.Add(fault);
+        if (Faults.Count == 0 && feed.Fault() is { } fault)
+            Faults.Add(fault);
         return Faults.Count == 0 ? feed : null;
     }
 
     double? FullDose(Feed feed)
     {
-        if (string.IsNullOrWhiteSpace(Full)) return null;
+        if (string.IsNullOrWhiteSpace(Full))
+            return null;
         var strength = Strength.Read(Full) as Strength.Measured;
-        if (strength is null) Faults.Add($"\"{Full}\" is no dose; write it as the label does, such as 1 g in 1 L, 5 mL in 1 L or 1/2 tsp in 1 gal.");
-        else if (strength.In(1, feed) is { } dose) return dose.Grams;
-        else Faults.Add(strength.Missing(feed));
+        if (strength is null)
+            Faults.Add($"\"{Full}\" is no dose; write it as the label does, such as 1 g in 1 L, 5 mL in 1 L or 1/2 tsp in 1 gal.");
+        else if (strength.In(1, feed) is { } dose)
+            return dose.Grams;
+        else
+            Faults.Add(strength.Missing(feed));
         return null;
     }
 
     /// <summary>"5-10-3"; null when it is none.</summary>
     public static (double N, double P, double K)? ReadLabel(string label)
     {
-        var parts = label.Split('-').Select(part => double.TryParse(part.Trim(), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var percent) ? percent : double.NaN).ToList();
+        var parts = label
+            .Split('-')
+            .Select(part =>
+                double.TryParse(part.Trim(), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var percent)
+                    ? percent
+                    : double.NaN
+            )
+            .ToList();
         return parts.Count == 3 && !parts.Any(double.IsNaN) ? (parts[0], parts[1], parts[2]) : null;
     }
 }

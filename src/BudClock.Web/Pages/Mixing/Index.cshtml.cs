@@ -19,7 +19,8 @@ public sealed class IndexModel(TodaysGarden glasshouse, ShelfStore store) : Mixi
     /// <summary>Begins an empty shelf with generic examples.</summary>
     public async Task<IActionResult> OnPostExamplesAsync()
     {
-        if (Shelf.IsBare) await Store.SaveAllAsync(ExampleShelf.Shelf);
+        if (Shelf.IsBare)
+            await Store.SaveAllAsync(ExampleShelf.Shelf);
         return await SavedAsync();
     }
 

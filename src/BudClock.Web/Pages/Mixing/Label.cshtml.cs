@@ -29,7 +29,8 @@ public sealed class LabelModel(TodaysGarden glasshouse, ShelfStore store) : Mixi
 
     public IActionResult OnGet(string code)
     {
-        if (Shelf.Batch(code) is not { } batch) return NotFound();
+        if (Shelf.Batch(code) is not { } batch)
+            return NotFound();
         Batch = batch;
         return Page();
     }

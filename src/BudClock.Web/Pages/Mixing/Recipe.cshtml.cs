@@ -43,23 +43,30 @@ public sealed class RecipeModel(TodaysGarden glasshouse, ShelfStore store) : Mix
     public IActionResult OnGet(string? code)
     {
         Known = Shelf.Recipe(code);
-        if (code is not null && Known is null) return NotFound();
-        if (For is null) Fill();
+        if (code is not null && Known is null)
+            return NotFound();
+        if (For is null)
+            Fill();
         Pad();
-        if (Read(code) is { } recipe) WorkOut(recipe);
-        if (Known is null && !Request.Query.ContainsKey(nameof(Waters))) Faults.Clear(); // nothing was typed yet
+        if (Read(code) is { } recipe)
+            WorkOut(recipe);
+        if (Known is null && !Request.Query.ContainsKey(nameof(Waters)))
+            Faults.Clear(); // nothing was typed yet
         return Page();
     }
 
     public async Task<IActionResult> OnPostAsync([FromRoute] string? code)
     {
         Known = Shelf.Recipe(code);
-        if (code is not null && Known is null) return NotFound();
+        if (code is not null && Known is null)
+            return NotFound();
         Pad();
         var name = ReadName(Name, "A recipe", Shelf.Recipes.Where(r => r.Code != code).Select(r => r.Name));
         var recipe = Read(code);
-        if (recipe is not null) WorkOut(recipe);
-        if (Faults.Count > 0) return Page();
+        if (recipe is not null)
+            WorkOut(recipe);
+        if (Faults.Count > 0)
+            return Page();
         await Store.SaveAsync(recipe! with { Name = name });
         return await SavedAsync();
     }
@@ -79,7 +86,8 @@ public sealed class RecipeModel(TodaysGarden glasshouse, ShelfStore store) : Mix
     void Fill()
     {
         (Name, For) = (Known?.Name, Known?.Bottle ?? Bottles.Growth);
-        if (Known is null) return;
+        if (Known is null)
+            return;
         (Waters, Shares) = ([.. Known.Waters.Keys], [.. Known.Waters.Values.Select(percent => Shown(percent))]);
         (Feeds, Strengths) = ([.. Known.Feeds.Keys], [.. Known.Feeds.Values.Select(strength => strength.ToString())]);
     }
@@ -87,21 +95,31 @@ public sealed class RecipeModel(TodaysGarden glasshouse, ShelfStore store) : Mix
     void Pad()
     {
         foreach (var list in (List<string?>[])[Waters, Shares, Feeds, Strengths])
-            while (list.Count < Rows) list.Add(null);
+            while (list.Count < Rows)
+                list.Add(null);
     }
 
     Recipe? Read(string? code)
     {
-        if (!Bottles.All.Contains(For)) Faults.Add("Choose which bottle it fills.");
+        if (!Bottles.All.Contains(For))
+            Faults.Add("Choose which bottle it fills.");
         var waters = new Dictionary<string, double>();
         foreach (var (water, share) in Waters.Zip(Shares).Where(row => !string.IsNullOrEmpty(row.First)))
-            if (!waters.TryAdd(water!, Number(share, 0.1, 100, $"The share of {Shelf.Water(water)?.Name ?? water}"))) Faults.Add($"{Shelf.Water(water)?.Name} stands there twice.");
+            if (!waters.TryAdd(water!, Number(share, 0.1, 100, $"The share of {Shelf.Water(water)?.Name ?? water}")))
+                Faults.Add($"{Shelf.Water(water)?.Name} stands there twice.");
         var feeds = new Dictionary<string, Strength>();
         foreach (var (feed, typed) in Feeds.Zip(Strengths).Where(row => !string.IsNullOrEmpty(row.First)))
-            if (Strength.Read(typed) is not { } strength) Faults.Add($"\"{typed}\" is no strength of {Shelf.Feed(feed)?.Name ?? feed}; write 25 %, 100 ppm N, or 1/8 tsp in 1 gal.");
-            else if (!feeds.TryAdd(feed!, strength)) Faults.Add($"{Shelf.Feed(feed)?.Name} stands there twice.");
-        if (Faults.Count > 0) return null;
-        var recipe = new Recipe(code ?? Codes.For(Name ?? "", "recipe", Shelf.Recipes.Select(r => r.Code)), Name?.Trim() ?? "", For!) { Waters = waters, Feeds = feeds };
+            if (Strength.Read(typed) is not { } strength)
+                Faults.Add($"\"{typed}\" is no strength of {Shelf.Feed(feed)?.Name ?? feed}; write 25 %, 100 ppm N, or 1/8 tsp in 1 gal.");
+            else if (!feeds.TryAdd(feed!, strength))
+                Faults.Add($"{Shelf.Feed(feed)?.Name} stands there twice.");
+        if (Faults.Count > 0)
+            return null;
+        var recipe = new Recipe(code ?? Codes.For(Name ?? "", "recipe", Shelf.Recipes.Select(r => r.Code)), Name?.Trim() ?? "", For!)
+        {
+            Waters = waters,
+            Feeds = feeds,
+        };
         Faults.AddRange(recipe.In(1, Shelf).Faults);
         return Faults.Count == 0 ? recipe : null;
     }
@@ -109,6 +127,7 @@ public sealed class RecipeModel(TodaysGarden glasshouse, ShelfStore store) : Mix
     void WorkOut(Recipe recipe)
     {
         Cautions = [.. recipe.Cautions(Shelf, Today.Day)];
-        if (Litres(Batch) is var litres && Faults.Count == 0 && recipe.In(litres, Shelf).Mix is { } mix) Facts = new(mix, Shelf.Tools, Today.Garden.UsUnits);
+        if (Litres(Batch) is var litres && Faults.Count == 0 && recipe.In(litres, Shelf).Mix is { } mix)
+            Facts = new(mix, Shelf.Tools, Today.Garden.UsUnits);
     }
 }

@@ -40,10 +40,20 @@ public sealed class TodayModel(TodaysGarden glasshouse, ShelfStore store) : Mixi
         var (measured, ph) = (Optional(Form.Measured, 0, 20_000, "Measured dissolved solids"), ReadPh(Form.Ph));
         var (mix, faults) = recipe.In(litres, Shelf);
         Faults.AddRange(faults);
-        if (Faults.Count > 0 || mix is null) return Page();
+        if (Faults.Count > 0 || mix is null)
+            return Page();
         Asks = MeasurementAsks.Of(mix.TdsPpm, recipe.Bottle, measured, ph, Form.Tags.Distinct().Select(Today.Find).OfType<Assessment>());
-        if (!Asks.Answered(Form)) return Page();
-        var batch = new Batch(Shelf.NextBatch(recipe, Today.Day), Today.Day, recipe.Code, recipe.Name, litres, mix.Words(Today.Garden.UsUnits), Math.Round(mix.TdsPpm, 1))
+        if (!Asks.Answered(Form))
+            return Page();
+        var batch = new Batch(
+            Shelf.NextBatch(recipe, Today.Day),
+            Today.Day,
+            recipe.Code,
+            recipe.Name,
+            litres,
+            mix.Words(Today.Garden.UsUnits),
+            Math.Round(mix.TdsPpm, 1)
+        )
         {
             NitrogenPpm = Math.Round(mix.Elements.N, 1),
             MeasuredPpm = measured,
@@ -51,15 +61,20 @@ public sealed class TodayModel(TodaysGarden glasshouse, ShelfStore store) : Mixi
             Found = Form.Found?.Trim() is { Length: > 0 } found ? found : null,
         };
         await Store.SaveAsync(batch);
-        return await SavedAsync($"/mixing/batches/{batch.Code}" + QueryString.Create(Form.Tags.Select(tag => new KeyValuePair<string, string?>("tags", tag))));
+        return await SavedAsync(
+            $"/mixing/batches/{batch.Code}" + QueryString.Create(Form.Tags.Select(tag => new KeyValuePair<string, string?>("tags", tag)))
+        );
     }
 
     /// <summary>What stands in the measuring fields of a bottle: what was typed, for the one that came back.</summary>
-    public BatchForm FormOf(BottleToMix bottle) => IsBack(bottle) ? Form : new()
-    {
-        Litres = Volumes.Typed(bottle.Litres, Today.Garden.UsUnits),
-        Tags = [.. bottle.Plants.Select(due => due.Tag)],
-    };
+    public BatchForm FormOf(BottleToMix bottle) =>
+        IsBack(bottle)
+            ? Form
+            : new() { Litres = Volumes.Typed(bottle.Litres, Today.Garden.UsUnits), Tags = [.. bottle.Plants.Select(due => due.Tag)] };
 
-    public bool IsBack(BottleToMix bottle) => HttpMethods.IsPost(Request.Method) && bottle.Recipe is not null && bottle.Recipe.Code == Form.Recipe && bottle.Bottle == Form.Bottle;
+    public bool IsBack(BottleToMix bottle) =>
+        HttpMethods.IsPost(Request.Method)
+        && bottle.Recipe is not null
+        && bottle.Recipe.Code == Form.Recipe
+        && bottle.Bottle == Form.Bottle;
 }

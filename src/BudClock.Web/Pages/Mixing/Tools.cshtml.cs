@@ -28,7 +28,14 @@ public sealed class ToolsModel(TodaysGarden glasshouse, ShelfStore store) : Mixi
     public void OnGet()
     {
         var tools = Shelf.Tools;
-        (Scale, Spoon, Syringe, Bottle, Reserve, Meter) = (Shown(tools.ScaleGrams), tools.SpoonTsp == 0.125 ? "1/8" : Shown(tools.SpoonTsp), Shown(tools.SyringeMl), Volumes.Typed(tools.BottleLitres, Today.Garden.UsUnits), Shown(tools.ReservePercent), Shown(tools.MeterScale));
+        (Scale, Spoon, Syringe, Bottle, Reserve, Meter) = (
+            Shown(tools.ScaleGrams),
+            tools.SpoonTsp == 0.125 ? "1/8" : Shown(tools.SpoonTsp),
+            Shown(tools.SyringeMl),
+            Volumes.Typed(tools.BottleLitres, Today.Garden.UsUnits),
+            Shown(tools.ReservePercent),
+            Shown(tools.MeterScale)
+        );
     }
 
     public async Task<IActionResult> OnPostAsync()
@@ -42,8 +49,10 @@ public sealed class ToolsModel(TodaysGarden glasshouse, ShelfStore store) : Mixi
             ReservePercent = Number(Reserve, 0, 200, "The spare"),
             MeterScale = Number(Meter, 500, 700, "The meter's scale"),
         };
-        if (Faults.Count == 0 && tools.Fault() is { } fault) Faults.Add(fault);
-        if (Faults.Count > 0) return Page();
+        if (Faults.Count == 0 && tools.Fault() is { } fault)
+            Faults.Add(fault);
+        if (Faults.Count > 0)
+            return Page();
         await Store.SaveToolsAsync(tools);
         return await SavedAsync();
     }

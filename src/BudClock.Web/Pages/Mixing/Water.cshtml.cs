@@ -34,17 +34,27 @@ public sealed class WaterModel(TodaysGarden glasshouse, ShelfStore store) : Mixi
     public IActionResult OnGet(string? code)
     {
         Known = Shelf.Water(code);
-        if (code is not null && Known is null) return NotFound();
-        (Name, Kind, Tds, Ph, Hardness, Measured) = (Known?.Name, Known?.Kind ?? Water.Rain, Shown(Known?.TdsPpm), Shown(Known?.Ph), Shown(Known?.HardnessPpm), Known?.Measured ?? Today.Day);
+        if (code is not null && Known is null)
+            return NotFound();
+        (Name, Kind, Tds, Ph, Hardness, Measured) = (
+            Known?.Name,
+            Known?.Kind ?? Water.Rain,
+            Shown(Known?.TdsPpm),
+            Shown(Known?.Ph),
+            Shown(Known?.HardnessPpm),
+            Known?.Measured ?? Today.Day
+        );
         return Page();
     }
 
     public async Task<IActionResult> OnPostAsync([FromRoute] string? code)
     {
         Known = Shelf.Water(code);
-        if (code is not null && Known is null) return NotFound();
+        if (code is not null && Known is null)
+            return NotFound();
         var name = ReadName(Name, "A water", Shelf.Waters.Where(w => w.Code != code).Select(w => w.Name));
-        if (!Water.Kinds.Contains(Kind)) Faults.Add("Choose what kind of water it is.");
+        if (!Water.Kinds.Contains(Kind))
+            Faults.Add("Choose what kind of water it is.");
         var water = new Water(name, ReadTds())
         {
             Code = code ?? Codes.For(name, "water", Shelf.Waters.Select(w => w.Code)),
@@ -53,8 +63,10 @@ public sealed class WaterModel(TodaysGarden glasshouse, ShelfStore store) : Mixi
             HardnessPpm = Optional(Hardness, 0, 5000, "Hardness"),
             Measured = Measured > Today.Day ? null : Measured,
         };
-        if (Measured > Today.Day) Faults.Add("The day it was measured is still to come.");
-        if (Faults.Count > 0) return Page();
+        if (Measured > Today.Day)
+            Faults.Add("The day it was measured is still to come.");
+        if (Faults.Count > 0)
+            return Page();
         await Store.SaveAsync(water);
         return await SavedAsync();
     }
@@ -71,5 +83,8 @@ public sealed class WaterModel(TodaysGarden glasshouse, ShelfStore store) : Mixi
         return await SavedAsync();
     }
 
-    double ReadTds() => string.IsNullOrWhiteSpace(Tds) && Optional(Ec, 0, 10, "Conductivity") is { } ec ? MeterScale.Of(Shelf.Tools.MeterScale).PpmOf(ec) : Number(Tds, 0, 5000, "Dissolved solids");
+    double ReadTds() =>
+        string.IsNullOrWhiteSpace(Tds) && Optional(Ec, 0, 10, "Conductivity") is { } ec
+            ? MeterScale.Of(Shelf.Tools.MeterScale).PpmOf(ec)
+            : Number(Tds, 0, 5000, "Dissolved solids");
 }

@@ -18,9 +18,11 @@ public sealed class CompareModel(TodaysGarden glasshouse) : GardenPage(glasshous
     /// <param name="b">The file of the picture over it; the newest when left out.</param>
     public IActionResult OnGet(string tag, string? a, string? b)
     {
-        if (Today.Find(tag) is not { } plant) return NotFound();
+        if (Today.Find(tag) is not { } plant)
+            return NotFound();
         (Plant, Pictures) = (plant.Plant, PlantPictures.Of(plant.Plant));
-        if (Pictures.Count == 0) return Page();
+        if (Pictures.Count == 0)
+            return Page();
         Under = Pictures.FirstOrDefault(picture => picture.File == a) ?? Pictures[0];
         Over = Pictures.FirstOrDefault(picture => picture.File == b) ?? Pictures[^1];
         return Page();

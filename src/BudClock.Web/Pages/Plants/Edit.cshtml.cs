@@ -23,17 +23,26 @@ public sealed class EditModel(TodaysGarden glasshouse, GardenStore store, Logboo
     public CultureSheet? ByName => CultureSheets.Shipped.ForTaxon(Form.Taxon, Form.Medium?.Trim());
 
     /// <summary>The sheet the plant is read by: the chosen one, else the one of its name, else the general one.</summary>
-    public CultureSheet? Sheet => CultureSheets.Shipped.Find(Form.Sheet) ?? ByName ?? (string.IsNullOrWhiteSpace(Form.Taxon) ? null : CultureSheets.Shipped.Find(CultureSheets.General));
+    public CultureSheet? Sheet =>
+        CultureSheets.Shipped.Find(Form.Sheet)
+        ?? ByName
+        ?? (string.IsNullOrWhiteSpace(Form.Taxon) ? null : CultureSheets.Shipped.Find(CultureSheets.General));
 
     /// <summary>What the typed name may mean besides, the likeliest first.</summary>
-    public IReadOnlyList<NameFound> Meant => [.. CultureSheets.Shipped.Search(Form.Taxon, Form.Medium?.Trim()).Where(found => !found.Taxon.Equals(Form.Taxon?.Trim(), StringComparison.OrdinalIgnoreCase))];
+    public IReadOnlyList<NameFound> Meant =>
+        [
+            .. CultureSheets
+                .Shipped.Search(Form.Taxon, Form.Medium?.Trim())
+                .Where(found => !found.Taxon.Equals(Form.Taxon?.Trim(), StringComparison.OrdinalIgnoreCase)),
+        ];
 
     /// <summary>Where the species part of the form asks, while it is typed.</summary>
     public string Ask => Known is null ? "/plants/new" : $"/plants/{Known.Tag}/edit";
 
     public IActionResult OnGet(string? tag, string? taxon, string? place)
     {
-        if (!Find(tag)) return NotFound();
+        if (!Find(tag))
+            return NotFound();
         Form = Known is { } plant ? PlantForm.Of(plant) : new() { Taxon = taxon, Place = place };
         return Page();
     }
@@ -44,7 +53,8 @@ public sealed class EditModel(TodaysGarden glasshouse, GardenStore store, Logboo
     /// <summary>One of the names that were meant is taken in place of what was typed.</summary>
     public IActionResult OnPostMeant(string? tag, string taxon)
     {
-        if (!Find(tag)) return NotFound();
+        if (!Find(tag))
+            return NotFound();
         Form.Taxon = taxon;
         return Species("_Species");
     }
@@ -58,10 +68,13 @@ public sealed class EditModel(TodaysGarden glasshouse, GardenStore store, Logboo
 
     public async Task<IActionResult> OnPostAsync(string? tag)
     {
-        if (!Find(tag)) return NotFound();
+        if (!Find(tag))
+            return NotFound();
         var plant = Form.Read(Known, Today, ModelState);
-        if (plant is null) return Page();
-        if (!await store.SavePlantAsync(plant, logbook.Facts(PlantChanges.Entries(Known, plant, Today, Form.Doing), Guid.CreateVersion7()))) return await ChangedElsewhereAsync(plant);
+        if (plant is null)
+            return Page();
+        if (!await store.SavePlantAsync(plant, logbook.Facts(PlantChanges.Entries(Known, plant, Today, Form.Doing), Guid.CreateVersion7())))
+            return await ChangedElsewhereAsync(plant);
         TodaysGarden.Forget();
         return LocalRedirect($"/plants/{plant.Tag}");
     }
@@ -128,46 +141,64 @@ public sealed class PlantForm
     /// <summary>The version of the plant that the form shows.</summary>
     public int Version { get; set; }
 
-    public static PlantForm Of(Plant plant) => new()
-    {
-        Tag = plant.Tag,
-        Name = plant.Name,
-        Taxon = plant.Taxon,
-        Sheet = plant.Sheet,
-        Place = plant.Place,
-        Acquired = plant.Acquired?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
-        PotDiameter = plant.Pot?.DiameterCm?.ToString("0.##", CultureInfo.InvariantCulture),
-        PotHeight = plant.Pot?.HeightCm?.ToString("0.##", CultureInfo.InvariantCulture),
-        PotKind = plant.Pot?.Kind,
-        Medium = plant.Medium,
-        Schools = plant.Schools.All.ToDictionary(pair => pair.Key, pair => (string?)pair.Value),
-        Doubtful = plant.Doubtful,
-        Parent = plant.Parent,
-        Origin = plant.Origin,
-        Source = plant.Source,
-        QuarantineUntil = plant.QuarantineUntil?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
-        Version = plant.Version,
-    };
+    public static PlantForm Of(Plant plant) =>
+        new()
+        {
+            Tag = plant.Tag,
+            Name = plant.Name,
+            Taxon = plant.Taxon,
+            Sheet = plant.Sheet,
+            Place = plant.Place,
+            Acquired = plant.Acquired?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+            PotDiameter = plant.Pot?.DiameterCm?.ToString("0.##", CultureInfo.InvariantCulture),
+            PotHeight = plant.Pot?.HeightCm?.ToString("0.##", CultureInfo.InvariantCulture),
+            PotKind = plant.Pot?.Kind,
+            Medium = plant.Medium,
+            Schools = plant.Schools.All.ToDictionary(pair => pair.Key, pair => (string?)pair.Value),
+            Doubtful = plant.Doubtful,
+            Parent = plant.Parent,
+            Origin = plant.Origin,
+            Source = plant.Source,
+            QuarantineUntil = plant.QuarantineUntil?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+            Version = plant.Version,
+        };
 
     /// <summary>The plant as the form gives it, or null with the faults noted beside their fields.</summary>
     public Plant? Read(Plant? known, GardenDay today, ModelStateDictionary faults)
     {
         var tag = known?.Tag ?? Tag?.Trim() ?? "";
-        if (known is null && !Tags.Sound(tag)) faults.AddModelError("Form.Tag", "A tag has letters, digits and hyphens, at most 20, such as LYC-01.");
-        else if (known is null && today.Find(tag) is not null) faults.AddModelError("Form.Tag", $"{tag} is taken. A tag stays with its plant for good.");
-        if (string.IsNullOrWhiteSpace(Taxon)) faults.AddModelError("Form.Taxon", "Write at least the genus, such as Lycaste; with \"identity is doubtful\" it can be a guess.");
-        if (!string.IsNullOrEmpty(Place) && today.Places.All(p => p.Code != Place)) faults.AddModelError("Form.Place", "That place is not there any more.");
+        if (known is null && !Tags.Sound(tag))
+            faults.AddModelError("Form.Tag", "A tag has letters, digits and hyphens, at most 20, such as LYC-01.");
+        else if (known is null && today.Find(tag) is not null)
+            faults.AddModelError("Form.Tag", $"{tag} is taken. A tag stays with its plant for good.");
+        if (string.IsNullOrWhiteSpace(Taxon))
+            faults.AddModelError(
+                "Form.Taxon",
+                "Write at least the genus, such as Lycaste; with \"identity is doubtful\" it can be a guess."
+            );
+        if (!string.IsNullOrEmpty(Place) && today.Places.All(p => p.Code != Place))
+            faults.AddModelError("Form.Place", "That place is not there any more.");
 
-        if (Blank(Sheet) is { } sheet && CultureSheets.Shipped.Find(sheet) is null) faults.AddModelError("Form.Sheet", $"There is no culture sheet \"{sheet}\".");
-        if (Blank(Doing) is { } doing && PlantNow.Find(doing) is null) faults.AddModelError("Form.Doing", "Choose one of the answers.");
+        if (Blank(Sheet) is { } sheet && CultureSheets.Shipped.Find(sheet) is null)
+            faults.AddModelError("Form.Sheet", $"There is no culture sheet \"{sheet}\".");
+        if (Blank(Doing) is { } doing && PlantNow.Find(doing) is null)
+            faults.AddModelError("Form.Doing", "Choose one of the answers.");
         SchoolFaults(faults);
-        if (Blank(Parent) is { } parent && (today.Find(parent) is null || parent.Equals(tag, StringComparison.OrdinalIgnoreCase))) faults.AddModelError("Form.Parent", $"No other plant here is tagged \"{parent}\".");
-        if (Blank(Origin) is { } origin && !Plant.Origins.Contains(origin)) faults.AddModelError("Form.Origin", "Choose one of the ways.");
+        if (Blank(Parent) is { } parent && (today.Find(parent) is null || parent.Equals(tag, StringComparison.OrdinalIgnoreCase)))
+            faults.AddModelError("Form.Parent", $"No other plant here is tagged \"{parent}\".");
+        if (Blank(Origin) is { } origin && !Plant.Origins.Contains(origin))
+            faults.AddModelError("Form.Origin", "Choose one of the ways.");
         var (quarantine, quarantineFault) = CommandLine.Days.Read(Blank(QuarantineUntil));
-        if (quarantineFault is not null) faults.AddModelError("Form.QuarantineUntil", $"The end of the quarantine: {quarantineFault}.");
+        if (quarantineFault is not null)
+            faults.AddModelError("Form.QuarantineUntil", $"The end of the quarantine: {quarantineFault}.");
         var acquired = Day(today, faults);
-        var pot = new Pot(Cm(PotDiameter, "Form.PotDiameter", today, faults), Cm(PotHeight, "Form.PotHeight", today, faults), Blank(PotKind));
-        if (!faults.IsValid) return null;
+        var pot = new Pot(
+            Cm(PotDiameter, "Form.PotDiameter", today, faults),
+            Cm(PotHeight, "Form.PotHeight", today, faults),
+            Blank(PotKind)
+        );
+        if (!faults.IsValid)
+            return null;
         return (known ?? new Plant { Tag = tag }) with
         {
             Name = Blank(Name),
@@ -192,7 +223,8 @@ public sealed class PlantForm
     void SchoolFaults(ModelStateDictionary faults)
     {
         foreach (var (question, school) in Schools)
-            if (Blank(school) is { } chosen && CultureSheets.Shipped.SchoolFault(question, chosen) is { } fault) faults.AddModelError("Form.Schools", fault);
+            if (Blank(school) is { } chosen && CultureSheets.Shipped.SchoolFault(question, chosen) is { } fault)
+                faults.AddModelError("Form.Schools", fault);
     }
 
     /// <summary>Questions that the form did not show keep their answer.</summary>
@@ -201,8 +233,10 @@ public sealed class PlantForm
         var chosen = new Dictionary<string, string>(known?.Schools.All ?? Choices.None.All);
         foreach (var (question, school) in Schools)
         {
-            if (string.IsNullOrEmpty(school)) chosen.Remove(question);
-            else chosen[question] = school;
+            if (string.IsNullOrEmpty(school))
+                chosen.Remove(question);
+            else
+                chosen[question] = school;
         }
         return new(chosen);
     }
@@ -210,16 +244,20 @@ public sealed class PlantForm
     DateOnly? Day(GardenDay today, ModelStateDictionary faults)
     {
         var (day, fault) = CommandLine.Days.Read(Blank(Acquired));
-        if (fault is not null) faults.AddModelError("Form.Acquired", $"The day it came: {fault}.");
-        if (day > today.Day) faults.AddModelError("Form.Acquired", $"{Dates.Long(day.Value)} is still to come.");
+        if (fault is not null)
+            faults.AddModelError("Form.Acquired", $"The day it came: {fault}.");
+        if (day > today.Day)
+            faults.AddModelError("Form.Acquired", $"{Dates.Long(day.Value)} is still to come.");
         return day;
     }
 
     static double? Cm(string? text, string field, GardenDay today, ModelStateDictionary faults)
     {
-        if (string.IsNullOrWhiteSpace(text)) return null;
+        if (string.IsNullOrWhiteSpace(text))
+            return null;
         var read = AmountReader.Read(text, Unit.Default(Dimension.Length, today.Garden.UsUnits));
-        if (read is { Dimension: Dimension.Length } length && length.InBase is >= PotMinCm and <= PotMaxCm) return Math.Round(length.InBase, 2);
+        if (read is { Dimension: Dimension.Length } length && length.InBase is >= PotMinCm and <= PotMaxCm)
+            return Math.Round(length.InBase, 2);
         faults.AddModelError(field, $"\"{text}\" is no pot size; write a length from {PotMinCm} to {PotMaxCm} cm, such as 11 or 4 1/2 in.");
         return null;
     }

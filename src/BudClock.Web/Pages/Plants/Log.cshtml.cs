@@ -28,16 +28,21 @@ public sealed class LogModel(TodaysGarden glasshouse, Logbook logbook) : GardenP
 
     public IActionResult OnGet(string tag, string? kind)
     {
-        if (!Find(tag, kind)) return NotFound();
+        if (!Find(tag, kind))
+            return NotFound();
         return IsHtmx ? Partial("_EntryFields", this) : Page();
     }
 
     public async Task<IActionResult> OnPostAsync(string tag)
     {
-        if (!Find(tag, Form.Kind)) return NotFound();
+        if (!Find(tag, Form.Kind))
+            return NotFound();
         var (entry, fault) = Form.Read(Today, Plant);
         if (entry is not null && entry.Organ is null && Plant.Book.Place([entry]).Questions is [{ } question, ..])
-            (entry, fault) = (null, $"This could mean several parts: {string.Join("; ", question.Choices.Select(choice => choice.Words))}. Choose one below.");
+            (entry, fault) = (
+                null,
+                $"This could mean several parts: {string.Join("; ", question.Choices.Select(choice => choice.Words))}. Choose one below."
+            );
         if (entry is null)
         {
             Fault = fault;
@@ -49,7 +54,8 @@ public sealed class LogModel(TodaysGarden glasshouse, Logbook logbook) : GardenP
 
     bool Find(string tag, string? kind)
     {
-        if (Today.Find(tag) is not { Gone: false } plant) return false;
+        if (Today.Find(tag) is not { Gone: false } plant)
+            return false;
         Plant = plant;
         Chosen = EntryKinds.Find(kind ?? "") ?? Chosen;
         return true;

@@ -10,7 +10,11 @@ namespace BudClock.Web.Pages.Plants;
 public sealed class LookModel(TodaysGarden glasshouse, Logbook logbook, PictureBook pictures) : GardenPage(glasshouse)
 {
     public static readonly IReadOnlyList<(string State, string Words)> Answers =
-        [("better", "Yes, it is better"), ("same", "No change"), ("worse", "No, it is worse")];
+    [
+        ("better", "Yes, it is better"),
+        ("same", "No change"),
+        ("worse", "No, it is worse"),
+    ];
 
     [BindProperty]
     public List<EntryForm> Rows { get; set; } = [];
@@ -36,13 +40,25 @@ public sealed class LookModel(TodaysGarden glasshouse, Logbook logbook, PictureB
 
     public async Task<IActionResult> OnPostAsync(string tag, IFormFile? file)
     {
-        if (!Find(tag)) return NotFound();
-        if (Look is null) return Redirect($"/plants/{tag}");
+        if (!Find(tag))
+            return NotFound();
+        if (Look is null)
+            return Redirect($"/plants/{tag}");
         var entries = Read();
-        if (Fault is null && Answers.All(answer => answer.State != Answer)) Fault = "Choose what it did: better, no change, or worse.";
+        if (Fault is null && Answers.All(answer => answer.State != Answer))
+            Fault = "Choose what it did: better, no change, or worse.";
         var act = Guid.CreateVersion7();
-        if (Fault is null && file is not null) (_, Fault) = await pictures.TakeAsync(Plant.Plant.Tag, await PlantModel.ReadAsync(file), file.FileName, Today.Day, "second look", act);
-        if (Fault is not null) return Page();
+        if (Fault is null && file is not null)
+            (_, Fault) = await pictures.TakeAsync(
+                Plant.Plant.Tag,
+                await PlantModel.ReadAsync(file),
+                file.FileName,
+                Today.Day,
+                "second look",
+                act
+            );
+        if (Fault is not null)
+            return Page();
         await logbook.LogAsync([Plant.Plant.Tag], [.. entries, new EntryDraft(EntryKinds.Looked, Today.Day, Text: Answer)], act);
         return Redirect($"/plants/{Plant.Plant.Tag}");
     }
@@ -54,15 +70,18 @@ public sealed class LookModel(TodaysGarden glasshouse, Logbook logbook, PictureB
         foreach (var row in Rows.Where(row => !string.IsNullOrWhiteSpace(row.Amount) || !string.IsNullOrWhiteSpace(row.Words)))
         {
             var (entry, fault) = row.Read(Today, Plant);
-            if (entry is null) Fault ??= fault;
-            else entries.Add(entry with { Organ = entry.Organ ?? OrganBook.Unnamed });
+            if (entry is null)
+                Fault ??= fault;
+            else
+                entries.Add(entry with { Organ = entry.Organ ?? OrganBook.Unnamed });
         }
         return entries;
     }
 
     bool Find(string tag)
     {
-        if (Today.Find(tag) is not { Situation: { } now } plant) return false;
+        if (Today.Find(tag) is not { Situation: { } now } plant)
+            return false;
         (Plant, Look) = (plant, SecondLookAdviser.Open(now));
         var shown = PlantPictures.Of(plant.Plant);
         Before = shown.LastOrDefault(picture => picture.On <= Look?.Change.On);

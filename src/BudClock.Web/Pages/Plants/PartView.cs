@@ -11,24 +11,40 @@ public sealed record PartView(Organ Organ, string Words, string Does, string? Me
         return
         [
             .. from organ in plant.Plant.Organs
-               let lanes = plant.Lanes.Where(lane => lane.Organ == organ.Id && !lane.Expected).ToList()
-               let own = journal.Entries.Where(e => e.Organ == organ.Id).ToList()
-               orderby lanes.Any(lane => lane.Open) descending, lanes.Select(lane => (DateOnly?)lane.From).Max() descending, organ.Id
-               select new PartView(organ, Capital(organ.Words), Says(lanes, own, plant.On), Last(own, plant.On), plant.Book.Words(organ.Parent)),
+            let lanes = plant.Lanes.Where(lane => lane.Organ == organ.Id && !lane.Expected).ToList()
+            let own = journal.Entries.Where(e => e.Organ == organ.Id).ToList()
+            orderby lanes.Any(lane => lane.Open) descending, lanes.Select(lane => (DateOnly?)lane.From).Max() descending, organ.Id
+            select new PartView(
+                organ,
+                Capital(organ.Words),
+                Says(lanes, own, plant.On),
+                Last(own, plant.On),
+                plant.Book.Words(organ.Parent)
+            ),
         ];
     }
 
     static string Says(List<Lane> lanes, List<Entry> own, DateOnly today)
     {
-        if (own.LastOrDefault(e => e.Kind == EntryKinds.Lost || e.Kind == EntryKinds.Cut) is { } end) return $"{end.Kind.Words.ToLowerInvariant()}{(end.Text is null ? "" : $" ({end.Text})")}, {Dates.Near(end.On, today)}";
+        if (own.LastOrDefault(e => e.Kind == EntryKinds.Lost || e.Kind == EntryKinds.Cut) is { } end)
+            return $"{end.Kind.Words.ToLowerInvariant()}{(end.Text is null ? "" : $" ({end.Text})")}, {Dates.Near(end.On, today)}";
         var open = lanes.Where(lane => lane.Open).ToList();
-        if (open.Count > 0) return string.Join(", ", open.Select(lane => $"{lane.Kind.ToString().ToLowerInvariant()} since {Dates.Near(lane.From, today)}"));
-        if (lanes.MaxBy(lane => lane.To) is { To: { } to } last) return $"{last.Ending ?? "ended"}, {Dates.Near(to, today)}";
-        return own.LastOrDefault(e => e.Kind.States.Length > 0) is { Text: { } state } seen ? $"{state}, {Dates.Near(seen.On, today)}" : "on record";
+        if (open.Count > 0)
+            return string.Join(
+                ", ",
+                open.Select(lane => $"{lane.Kind.ToString().ToLowerInvariant()} since {Dates.Near(lane.From, today)}")
+            );
+        if (lanes.MaxBy(lane => lane.To) is { To: { } to } last)
+            return $"{last.Ending ?? "ended"}, {Dates.Near(to, today)}";
+        return own.LastOrDefault(e => e.Kind.States.Length > 0) is { Text: { } state } seen
+            ? $"{state}, {Dates.Near(seen.On, today)}"
+            : "on record";
     }
 
     static string? Last(List<Entry> own, DateOnly today) =>
-        own.LastOrDefault(e => e.Amount?.Dimension is Dimension.Length) is { Amount: { } amount } last ? $"{amount}, {Dates.Near(last.On, today)}" : null;
+        own.LastOrDefault(e => e.Amount?.Dimension is Dimension.Length) is { Amount: { } amount } last
+            ? $"{amount}, {Dates.Near(last.On, today)}"
+            : null;
 
     static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 }
@@ -46,9 +62,13 @@ public sealed record Family(Plant Plant, Plant? Parent, string? ParentTag, IRead
         return family.ParentTag is null && family.Offspring.Count == 0 ? null : family;
     }
 
-    static Family Of(Plant plant, List<Plant> all, int deeper) => new(
-        plant, all.FirstOrDefault(p => Same(p.Tag, plant.Parent)), plant.Parent,
-        deeper == 0 ? [] : [.. all.Where(p => Same(p.Parent, plant.Tag) && p != plant).Select(child => Of(child, all, deeper - 1))]);
+    static Family Of(Plant plant, List<Plant> all, int deeper) =>
+        new(
+            plant,
+            all.FirstOrDefault(p => Same(p.Tag, plant.Parent)),
+            plant.Parent,
+            deeper == 0 ? [] : [.. all.Where(p => Same(p.Parent, plant.Tag) && p != plant).Select(child => Of(child, all, deeper - 1))]
+        );
 
     static bool Same(string? a, string? b) => a is not null && string.Equals(a, b, StringComparison.OrdinalIgnoreCase);
 }

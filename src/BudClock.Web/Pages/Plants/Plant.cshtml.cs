@@ -1,6 +1,6 @@
-using BudClock.Core.Evidence;
 using BudClock.Core.Advising;
 using BudClock.Core.Advising.Repotting;
+using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 using BudClock.Web.Drawing;
 using BudClock.Web.Photos;
@@ -20,7 +20,8 @@ public sealed class PlantModel(TodaysGarden glasshouse, PictureBook pictures) : 
 
     public IActionResult OnGet(string tag)
     {
-        if (Today.Find(tag) is not { } plant) return NotFound();
+        if (Today.Find(tag) is not { } plant)
+            return NotFound();
         View = new(Today, plant, All);
         return IsHtmx ? Partial("_Plant", View) : Page();
     }
@@ -28,15 +29,19 @@ public sealed class PlantModel(TodaysGarden glasshouse, PictureBook pictures) : 
     /// <summary>Takes pictures; those that cannot be taken are named, the others are kept.</summary>
     public async Task<IActionResult> OnPostPictureAsync(string tag, List<IFormFile> files, string? caption)
     {
-        if (Today.Find(tag) is not { } plant) return NotFound();
+        if (Today.Find(tag) is not { } plant)
+            return NotFound();
         var (act, faults) = (Guid.CreateVersion7(), new List<string>());
-        if (files.Count == 0) faults.Add("Choose a picture first.");
+        if (files.Count == 0)
+            faults.Add("Choose a picture first.");
         foreach (var file in files)
         {
             var (_, fault) = await pictures.TakeAsync(plant.Plant.Tag, await ReadAsync(file), file.FileName, Today.Day, caption, act);
-            if (fault is not null) faults.Add(fault);
+            if (fault is not null)
+                faults.Add(fault);
         }
-        if (faults.Count == 0) return Redirect($"/plants/{plant.Plant.Tag}#pictures");
+        if (faults.Count == 0)
+            return Redirect($"/plants/{plant.Plant.Tag}#pictures");
         var now = (await TodaysGarden.TodayAsync())!;
         View = new(now, now.Find(tag)!, All) { PictureFaults = faults };
         return Page();
@@ -67,35 +72,51 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
     public RootChart? Roots => RootChart.Of(Assessment.Situation);
 
     /// <summary>How the roots of the root chart move.</summary>
-    public Pace? RootPace => AllSeries.FirstOrDefault(s => s.Kind == EntryKinds.RootLength) is { } roots ? Pace.Read(roots, roots.YearBefore(AllSeries), roots.Finish(AllSeries)) : null;
+    public Pace? RootPace =>
+        AllSeries.FirstOrDefault(s => s.Kind == EntryKinds.RootLength) is { } roots
+            ? Pace.Read(roots, roots.YearBefore(AllSeries), roots.Finish(AllSeries))
+            : null;
 
     /// <summary>What was measured in the last two months, besides the roots of the root chart.</summary>
     public IReadOnlyList<SeriesChart> Series =>
-    [
-        .. AllSeries.Where(s => s.Points.Count > 1 && s.Last.On > Today.Day.AddDays(-60) && !(s.Kind == EntryKinds.RootLength && Roots is not null))
-            .Select(s => SeriesChart.Of(s, s.YearBefore(AllSeries))),
-    ];
+        [
+            .. AllSeries
+                .Where(s =>
+                    s.Points.Count > 1 && s.Last.On > Today.Day.AddDays(-60) && !(s.Kind == EntryKinds.RootLength && Roots is not null)
+                )
+                .Select(s => SeriesChart.Of(s, s.YearBefore(AllSeries))),
+        ];
 
     public GrowthAgainst? Against => Assessment.Situation is { } now ? GrowthAgainst.Read(AllSeries, now.Journal, Plant.Organs) : null;
 
-    public IReadOnlyList<BloomRecord> Blooms => Assessment.Situation is { } now ? BloomRecord.Read(now.Journal, Assessment.Lanes, Plant.Acquired, Today.Day) : [];
+    public IReadOnlyList<BloomRecord> Blooms =>
+        Assessment.Situation is { } now ? BloomRecord.Read(now.Journal, Assessment.Lanes, Plant.Acquired, Today.Day) : [];
 
     /// <summary>Kept forecasts that have come true or not, the newest first.</summary>
     public IReadOnlyList<(Forecast Forecast, DateOnly Happened, int DaysLate)> Outcomes =>
-    [
-        .. from forecast in Plant.Forecasts.Reverse()
-           let outcome = Forecasts.Outcome(forecast, Assessment.Lanes)
-           where outcome is not null
-           select (forecast, outcome.Value.Happened, outcome.Value.DaysLate),
-    ];
+        [
+            .. from forecast in Plant.Forecasts.Reverse()
+            let outcome = Forecasts.Outcome(forecast, Assessment.Lanes)
+            where outcome is not null
+            select (forecast, outcome.Value.Happened, outcome.Value.DaysLate),
+        ];
 
     /// <summary>A newcomer, or a plant in quarantine; null for what has settled.</summary>
-    public Arrival? Newcomer => Assessment.Situation.Arrival is { } arrival && (arrival.IsNewcomer || arrival.QuarantineUntil >= Today.Day) ? arrival : null;
+    public Arrival? Newcomer =>
+        Assessment.Situation.Arrival is { } arrival && (arrival.IsNewcomer || arrival.QuarantineUntil >= Today.Day) ? arrival : null;
 
     /// <summary>What the log of a plant that died suggests.</summary>
     public IReadOnlyList<string> Farewell => Core.Saying.Farewell.Read(Plant, Today.Day);
 
-    public IReadOnlyList<string> PotStays => Assessment.Gone ? [] : [.. RepotVeto.Reasons(Assessment.Situation).Select(reason => $"{char.ToUpperInvariant(reason.Words[0])}{reason.Words[1..]}.")];
+    public IReadOnlyList<string> PotStays =>
+        Assessment.Gone
+            ? []
+            :
+            [
+                .. RepotVeto
+                    .Reasons(Assessment.Situation)
+                    .Select(reason => $"{char.ToUpperInvariant(reason.Words[0])}{reason.Words[1..]}."),
+            ];
 
     /// <summary>The organs that are under way or declared, the newest first.</summary>
     public IReadOnlyList<PartView> Parts => PartView.Of(Assessment);
@@ -111,7 +132,13 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
     public GrowthsFromAbove? Growths => Tubers is null && Fan is null ? GrowthsFromAbove.Of(Plant, Today.Day) : null;
 
     /// <summary>"CAL-02 · South bench · 12 cm clay pot, open bark · with you 3 years".</summary>
-    public string Facts => string.Join(" · ", new[] { Plant.Name is null ? null : Plant.Taxon, Today.PlaceOf(Plant)?.Name ?? "Unplaced", Pot, WithYou }.Where(part => !string.IsNullOrEmpty(part)));
+    public string Facts =>
+        string.Join(
+            " · ",
+            new[] { Plant.Name is null ? null : Plant.Taxon, Today.PlaceOf(Plant)?.Name ?? "Unplaced", Pot, WithYou }.Where(part =>
+                !string.IsNullOrEmpty(part)
+            )
+        );
 
     /// <summary>The log, newest first, with struck lines.</summary>
     public IReadOnlyList<Entry> Log =>
@@ -119,20 +146,29 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
 
     public int Older => Plant.Entries.Count - Log.Count;
 
-    string Pot => string.Join(", ", new[]
-    {
-        Plant.Pot is { DiameterCm: { } wide } pot ? $"{wide:0.#} cm {pot.Kind} pot".Replace("  ", " ", StringComparison.Ordinal) : null,
-        Plant.Medium,
-    }.Where(part => part is not null));
+    string Pot =>
+        string.Join(
+            ", ",
+            new[]
+            {
+                Plant.Pot is { DiameterCm: { } wide } pot
+                    ? $"{wide:0.#} cm {pot.Kind} pot".Replace("  ", " ", StringComparison.Ordinal)
+                    : null,
+                Plant.Medium,
+            }.Where(part => part is not null)
+        );
 
     string WithYou
     {
         get
         {
-            if (Plant.Acquired is not { } since || since > Today.Day) return "";
+            if (Plant.Acquired is not { } since || since > Today.Day)
+                return "";
             var days = (Assessment.Ended?.On ?? Today.Day).DayNumber - since.DayNumber;
             var with = Assessment.Gone ? "was with you" : "with you";
-            return days < 60 ? $"{with} {days} days" : days < 730 ? $"{with} {days / 30} months" : $"{with} {days / 365} years";
+            return days < 60 ? $"{with} {days} days"
+                : days < 730 ? $"{with} {days / 30} months"
+                : $"{with} {days / 365} years";
         }
     }
 }

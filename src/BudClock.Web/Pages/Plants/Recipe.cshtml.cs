@@ -34,31 +34,44 @@ public sealed class RecipeModel(TodaysGarden glasshouse, Logbook logbook) : Gard
 
     public IActionResult OnGet(string tag)
     {
-        if (!Find(tag)) return NotFound();
+        if (!Find(tag))
+            return NotFound();
         Recipe = SetNow?.Code;
         return Page();
     }
 
     public async Task<IActionResult> OnPostAsync([FromRoute] string tag)
     {
-        if (!Find(tag)) return NotFound();
+        if (!Find(tag))
+            return NotFound();
         var recipe = Today.Shelf.Recipe(Recipe);
         var why = Why?.Trim() ?? "";
-        if (recipe is null && !string.IsNullOrEmpty(Recipe)) Fault = "That recipe is not on the shelf any more.";
-        if (why.Length > LongestWhy) Fault = $"The reason holds at most {LongestWhy} characters.";
+        if (recipe is null && !string.IsNullOrEmpty(Recipe))
+            Fault = "That recipe is not on the shelf any more.";
+        if (why.Length > LongestWhy)
+            Fault = $"The reason holds at most {LongestWhy} characters.";
         Objections = recipe is null ? [] : SetRecipe.Objections(Plant.Situation!, recipe, Today.Shelf);
         if (Objections.Count > 0 && Fault is null && Confirm is not null)
-            Fault = !string.Equals(Confirm.Trim(), Plant.Plant.Tag, StringComparison.OrdinalIgnoreCase) ? $"To do it all the same, type {Plant.Plant.Tag}."
-                : why.Length == 0 ? "Say why: the reason stands in its log." : null;
-        if (Fault is not null || (Objections.Count > 0 && Confirm is null)) return Page();
-        var words = Objections.Count > 0 ? $"against advice: {why}" : why.Length > 0 ? why : recipe is null ? "by its stage again" : null;
+            Fault =
+                !string.Equals(Confirm.Trim(), Plant.Plant.Tag, StringComparison.OrdinalIgnoreCase)
+                    ? $"To do it all the same, type {Plant.Plant.Tag}."
+                : why.Length == 0 ? "Say why: the reason stands in its log."
+                : null;
+        if (Fault is not null || (Objections.Count > 0 && Confirm is null))
+            return Page();
+        var words =
+            Objections.Count > 0 ? $"against advice: {why}"
+            : why.Length > 0 ? why
+            : recipe is null ? "by its stage again"
+            : null;
         await logbook.LogAsync([Plant.Plant.Tag], [new(EntryKinds.RecipeSet, Today.Day, null, words, Mix: recipe?.Code)]);
         return Redirect($"/plants/{Plant.Plant.Tag}");
     }
 
     bool Find(string tag)
     {
-        if (Today.Find(tag) is not { Gone: false, Situation: not null } plant) return false;
+        if (Today.Find(tag) is not { Gone: false, Situation: not null } plant)
+            return false;
         Plant = plant;
         return true;
     }

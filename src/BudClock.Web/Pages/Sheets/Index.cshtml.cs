@@ -10,9 +10,12 @@ public sealed class IndexModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
         get
         {
             var plants = Today.Plants.Where(a => !a.Gone).ToLookup(a => a.Situation?.Sheet.Name);
-            return CultureSheets.Shipped.All
-                .Select(sheet => (sheet, plants[sheet.Name].Count(), Today.SheetChanges.Any(change => change.Sheet == sheet.Name)))
-                .OrderByDescending(row => row.Item2).ThenBy(row => row.sheet.Title, StringComparer.Ordinal);
+            return CultureSheets
+                .Shipped.All.Select(sheet =>
+                    (sheet, plants[sheet.Name].Count(), Today.SheetChanges.Any(change => change.Sheet == sheet.Name))
+                )
+                .OrderByDescending(row => row.Item2)
+                .ThenBy(row => row.sheet.Title, StringComparer.Ordinal);
         }
     }
 

@@ -35,17 +35,26 @@ public sealed class SheetModel(TodaysGarden glasshouse, GardenStore store) : Gar
 
     public IActionResult OnPostTry([FromRoute] string name, [FromForm(Name = "Name")] string? what)
     {
-        if (!Find(name)) return NotFound();
-        if (Read(what) is not { } change) return Page();
+        if (!Find(name))
+            return NotFound();
+        if (Read(what) is not { } change)
+            return Page();
         Trial = change;
-        Differs = [.. Today.Trying([.. Today.SheetChanges.Where(c => !c.Replaces(change)), change]).Where(pair => (pair.Now.Main?.Verdict, pair.Now.Main?.Reason) != (pair.Then.Main?.Verdict, pair.Then.Main?.Reason))];
+        Differs =
+        [
+            .. Today
+                .Trying([.. Today.SheetChanges.Where(c => !c.Replaces(change)), change])
+                .Where(pair => (pair.Now.Main?.Verdict, pair.Now.Main?.Reason) != (pair.Then.Main?.Verdict, pair.Then.Main?.Reason)),
+        ];
         return Page();
     }
 
     public async Task<IActionResult> OnPostSaveAsync([FromRoute] string name, [FromForm(Name = "Name")] string? what)
     {
-        if (!Find(name)) return NotFound();
-        if (Read(what) is not { } change) return Page();
+        if (!Find(name))
+            return NotFound();
+        if (Read(what) is not { } change)
+            return Page();
         await store.SaveSheetChangeAsync(change);
         TodaysGarden.Forget();
         return Redirect($"/sheets/{name}");
@@ -53,7 +62,8 @@ public sealed class SheetModel(TodaysGarden glasshouse, GardenStore store) : Gar
 
     public async Task<IActionResult> OnPostBackAsync([FromRoute] string name, [FromForm(Name = "Name")] string? what)
     {
-        if (!Find(name)) return NotFound();
+        if (!Find(name))
+            return NotFound();
         await store.RemoveSheetChangeAsync(new(name, string.IsNullOrWhiteSpace(Plant) ? null : Plant, what ?? "", null, null));
         TodaysGarden.Forget();
         return Redirect($"/sheets/{name}");
@@ -80,10 +90,18 @@ public sealed class SheetModel(TodaysGarden glasshouse, GardenStore store) : Gar
     {
         School = string.IsNullOrEmpty(School) ? null : School;
         var tag = string.IsNullOrWhiteSpace(Plant) ? null : Today.Find(Plant.Trim())?.Plant.Tag;
-        if (tag is null && !string.IsNullOrWhiteSpace(Plant)) Fault = $"No plant here is tagged \"{Plant}\".";
-        else if (School is null && AmountReader.Read(Value, null) is not { Unit: null }) Fault = $"\"{Value}\" is no number.";
-        else if (new SheetChange(Sheet.Name, tag, what ?? "", School is null ? AmountReader.Read(Value, null)!.Value.Value : null, School) is var change && change.Fault(Sheet) is { } fault) Fault = fault;
-        else return change;
+        if (tag is null && !string.IsNullOrWhiteSpace(Plant))
+            Fault = $"No plant here is tagged \"{Plant}\".";
+        else if (School is null && AmountReader.Read(Value, null) is not { Unit: null })
+            Fault = $"\"{Value}\" is no number.";
+        else if (
+            new SheetChange(Sheet.Name, tag, what ?? "", School is null ? AmountReader.Read(Value, null)!.Value.Value : null, School)
+                is var change
+            && change.Fault(Sheet) is { } fault
+        )
+            Fault = fault;
+        else
+            return change;
         return null;
     }
 

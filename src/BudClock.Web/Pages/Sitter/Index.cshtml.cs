@@ -36,5 +36,8 @@ public sealed class IndexModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
         Sheet = SitterSheet.Of(Today.Plants, Today.Places, Today.SharedVessels, from, Days);
     }
 
-    static string? Short(string? text, int longest) => string.IsNullOrWhiteSpace(text) ? null : text.Trim() is var trimmed && trimmed.Length > longest ? trimmed[..longest] : trimmed;
+    static string? Short(string? text, int longest) =>
+        string.IsNullOrWhiteSpace(text) ? null
+        : text.Trim() is var trimmed && trimmed.Length > longest ? trimmed[..longest]
+        : trimmed;
 }

@@ -15,20 +15,23 @@ public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store) : Pag
 
     public async Task<IActionResult> OnGetAsync()
     {
-        if (await glasshouse.TodayAsync() is not null) return Redirect("/");
+        if (await glasshouse.TodayAsync() is not null)
+            return Redirect("/");
         Form = new() { TimeZone = TimeZoneInfo.Local.Id };
         return Page();
     }
 
     public IActionResult OnPostName()
     {
-        if (Form.ReadName(ModelState) is not null) Step = 2;
+        if (Form.ReadName(ModelState) is not null)
+            Step = 2;
         return Page();
     }
 
     public async Task<IActionResult> OnPostPositionAsync()
     {
-        if (await glasshouse.TodayAsync() is not null) return Redirect("/");
+        if (await glasshouse.TodayAsync() is not null)
+            return Redirect("/");
         if (Form.Read(ModelState) is not { } garden)
         {
             Step = Form.ReadName(ModelState) is null ? 1 : 2;

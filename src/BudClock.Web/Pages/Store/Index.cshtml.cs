@@ -9,11 +9,15 @@ public sealed class IndexModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
 {
     public IReadOnlyList<StoreRow> Resting { get; private set; } = [];
 
-    public void OnGet() => Resting =
-    [
-        .. Today.Plants.Where(a => !a.Gone).Select(a => StoreRow.Of(a, Today.PlaceOf(a.Plant))).OfType<StoreRow>()
-            .OrderBy(row => row.Asks ?? Verdict.Hold).ThenBy(row => row.NextCheck),
-    ];
+    public void OnGet() =>
+        Resting = [
+            .. Today
+                .Plants.Where(a => !a.Gone)
+                .Select(a => StoreRow.Of(a, Today.PlaceOf(a.Plant)))
+                .OfType<StoreRow>()
+                .OrderBy(row => row.Asks ?? Verdict.Hold)
+                .ThenBy(row => row.NextCheck),
+        ];
 }
 
 /// <summary>A plant at rest out of sight.</summary>
@@ -24,9 +28,17 @@ public sealed record StoreRow(Assessment Plant, RestState Rest, Verdict? Asks, s
     /// <summary>Null for a plant that grows, or rests in sight on its bench.</summary>
     public static StoreRow? Of(Assessment plant, Place? place)
     {
-        if (plant.Situation is not { Rest: { } rest } now || (rest.Stored is null && place?.Setting != "store")) return null;
+        if (plant.Situation is not { Rest: { } rest } now || (rest.Stored is null && place?.Setting != "store"))
+            return null;
         var asking = plant.Advice.Where(a => a.Verdict is not Verdict.Hold).MinBy(a => a.Verdict);
         var tuber = now.Sheet.Signs.Any(sign => sign.Kind == EntryKinds.Tuber);
-        return new(plant, rest, asking?.Verdict, (asking ?? plant.Main)?.Reason ?? "", StoreCheckAdviser.NextCheck(now, rest), tuber ? EntryKinds.Tuber : EntryKinds.Base);
+        return new(
+            plant,
+            rest,
+            asking?.Verdict,
+            (asking ?? plant.Main)?.Reason ?? "",
+            StoreCheckAdviser.NextCheck(now, rest),
+            tuber ? EntryKinds.Tuber : EntryKinds.Base
+        );
     }
 }

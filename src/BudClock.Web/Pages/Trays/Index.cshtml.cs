@@ -29,13 +29,23 @@ public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store) : Gar
 
     public async Task<IActionResult> OnPostAsync(string? code)
     {
-        if (!Find(code)) return NotFound();
+        if (!Find(code))
+            return NotFound();
         var name = Name?.Trim() ?? "";
-        if (name.Length is 0 or > LongestName) Fault = $"It needs a name of at most {LongestName} characters.";
-        else if (!Vessel.Kinds.Contains(Kind)) Fault = "Choose a tray, a reservoir or a cover pot.";
-        else if (Today.Vessels.Any(v => v.Code != code && v.Name.Equals(name, StringComparison.OrdinalIgnoreCase))) Fault = $"There is one called {name} already.";
-        if (Fault is not null) return Page();
-        var vessel = new Vessel(code ?? $"v{Guid.CreateVersion7():N}"[..13] + Today.Vessels.Count, name, Kind!, Today.Places.FirstOrDefault(p => p.Code == Place)?.Code);
+        if (name.Length is 0 or > LongestName)
+            Fault = $"It needs a name of at most {LongestName} characters.";
+        else if (!Vessel.Kinds.Contains(Kind))
+            Fault = "Choose a tray, a reservoir or a cover pot.";
+        else if (Today.Vessels.Any(v => v.Code != code && v.Name.Equals(name, StringComparison.OrdinalIgnoreCase)))
+            Fault = $"There is one called {name} already.";
+        if (Fault is not null)
+            return Page();
+        var vessel = new Vessel(
+            code ?? $"v{Guid.CreateVersion7():N}"[..13] + Today.Vessels.Count,
+            name,
+            Kind!,
+            Today.Places.FirstOrDefault(p => p.Code == Place)?.Code
+        );
         await store.SaveVesselAsync(vessel, [.. Tags.Where(tag => Today.Find(tag) is not null)]);
         TodaysGarden.Forget();
         return Redirect($"/trays/{vessel.Code}");
