@@ -5,7 +5,9 @@ using Microsoft.Extensions.DependencyInjection;
 
 namespace BudClock.Bench;
 
-/// <summary>A small nursery: 2,000 plants with 150 entries each, 20 places with a year of hourly readings. Made up, the same each time.</summary>
+/// <summary>
+/// A small nursery: 2,000 plants with 150 entries each, 20 places with a year of hourly readings. Made up, the same each time.
+/// </summary>
 static class LargeGarden
 {
     const int Plants = 2000;

@@ -40,7 +40,8 @@ Say("one note, logged", await BestAsync(7, () => http.PostAsJsonAsync("/api/note
 
 var (advice, bytes) = OnePlant(LargeGarden.Plant(7, day, 150), day);
 Console.WriteLine(
-    $"advice for one plant, 150 entries   {advice.TotalMilliseconds,8:0.000} ms   (below 0.1 ms), {bytes / 1024} kB allocated (below 100 kB)"
+    $"advice for one plant, 150 entries   {advice.TotalMilliseconds,8:0.000} ms   (below 0.1 ms), {bytes / 1024} kB allocated (below 100 "
+        + $"kB)"
 );
 GC.Collect();
 Console.WriteLine($"resident memory                     {Process.GetCurrentProcess().WorkingSet64 / 1048576,8} MB   (below 400 MB)");

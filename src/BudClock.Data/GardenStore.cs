@@ -74,7 +74,9 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
 
     sealed record MeanRow(int PlaceId, long Hour, double TemperatureC, double HumidityPct, int Readings);
 
-    /// <summary>The mean temperature and humidity of each garden day at each place, from a moment on, right across both changes of clock.</summary>
+    /// <summary>
+    /// The mean temperature and humidity of each garden day at each place, from a moment on, right across both changes of clock.
+    /// </summary>
     public async Task<IReadOnlyList<DailyMean>> DailyMeansAsync(DateTimeOffset from, Garden garden)
     {
         await using var db = await databases.CreateDbContextAsync();

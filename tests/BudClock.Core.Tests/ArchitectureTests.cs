@@ -5,7 +5,10 @@ using BudClock.Core.Advising;
 
 namespace BudClock.Core.Tests;
 
-/// <summary>The ground floor first: each folder of Core names only what stands below it, namespaces are the folders, and Core knows nothing of the rest.</summary>
+/// <summary>
+/// The ground floor first: each folder of Core names only what stands below it, namespaces are the folders, and Core knows nothing of
+/// the rest.
+/// </summary>
 public class ArchitectureTests
 {
     static readonly Architecture Core = new ArchLoader().LoadAssembly(typeof(Assessor).Assembly).Build();

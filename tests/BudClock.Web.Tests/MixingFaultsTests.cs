@@ -16,9 +16,11 @@ public class MixingFaultsTests(UnchangedSite shared) : IClassFixture<UnchangedSi
     readonly Site site = shared.Site;
 
     [Theory]
-    [InlineData("batch=1+gal&label=20-20-20&strength=1/8+tsp&spoon=5&full=1", "17 % of the label, 33 ppm N")] // an eighth of a teaspoon in a gallon
+    // An eighth of a teaspoon in a gallon
+    [InlineData("batch=1+gal&label=20-20-20&strength=1/8+tsp&spoon=5&full=1", "17 % of the label, 33 ppm N")]
     [InlineData("batch=1+L&label=20-20-20&strength=50+ppm+N&label2=15-0-0&strength2=50+ppm+N", "Nitrogen100 ppm")] // two feeds at once
-    [InlineData("batch=1+gal&base=0&tap=300&wanted=37.5", "473 mL of tap in 3.31 L of the water: 12.5 % tap makes 37.5 ppm.")] // two cups in a gallon
+    // Two cups in a gallon
+    [InlineData("batch=1+gal&base=0&tap=300&wanted=37.5", "473 mL of tap in 3.31 L of the water: 12.5 % tap makes 37.5 ppm.")]
     public async Task A_bottle_is_worked_out_both_ways(string query, string says)
     {
         Assert.Contains(says, (await site.PageAsync("/mixing/bottle?" + query)).QuerySelector("#mixed").Words());

@@ -49,7 +49,8 @@ public class MixingPageTests
             ("Batch", "1 L")
         );
         var shelf = (await site.PageAsync("/mixing")).QuerySelector("main").Words();
-        Assert.Contains("Well tap, pH 7.0 Well was never measured: tap water changes with the season, measure it again. 200 ppm", shelf); // 0.4 mS/cm on the 500 scale
+        // 0.4 mS/cm on the 500 scale
+        Assert.Contains("Well tap, pH 7.0 Well was never measured: tap water changes with the season, measure it again. 200 ppm", shelf);
         Assert.Contains("label 0.66 g a litre 10-10-10", shelf); // half of 5 g in 3.785 L; elements back to oxides
         Assert.Contains("In a litre: 1 L Well; 0.33 g Element powder", shelf);
         Assert.Contains("In a litre: 1 L Rain from the butt; 1 mL Bloom liquid", shelf); // a liquid is poured, not weighed

@@ -4,7 +4,9 @@ using SkiaSharp;
 
 namespace BudClock.Web.Tests;
 
-/// <summary>Pictures as cameras send them, made here: a red left half and a blue right half, with what Exif writes beside the pixels.</summary>
+/// <summary>
+/// Pictures as cameras send them, made here: a red left half and a blue right half, with what Exif writes beside the pixels.
+/// </summary>
 static class Photographs
 {
     public static byte[] Jpeg(int width = 60, int height = 40) => Encode(SKEncodedImageFormat.Jpeg, width, height);
@@ -13,7 +15,9 @@ static class Photographs
 
     public static byte[] Webp() => Encode(SKEncodedImageFormat.Webp, 60, 40);
 
-    /// <summary>A JPEG with an Exif segment (Exif 2.3: TIFF header, IFD0 with orientation, sub-IFD with the time, GPS IFD with a latitude).</summary>
+    /// <summary>
+    /// A JPEG with an Exif segment (Exif 2.3: TIFF header, IFD0 with orientation, sub-IFD with the time, GPS IFD with a latitude).
+    /// </summary>
     public static byte[] Jpeg(ushort orientation, string taken)
     {
         var jpeg = Jpeg();

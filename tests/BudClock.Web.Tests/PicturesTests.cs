@@ -37,7 +37,8 @@ public class PicturesTests
     public void It_is_dated_by_its_camera_and_the_place_it_was_taken_at_is_not_kept()
     {
         var sent = Photographs.Jpeg(1, "2031:05:20 09:30:00");
-        Assert.Contains(ImageMetadataReader.ReadMetadata(new MemoryStream(sent)), directory => directory.Name == "GPS"); // metadata-extractor, which did not write it
+        // Metadata-extractor, which did not write it
+        Assert.Contains(ImageMetadataReader.ReadMetadata(new MemoryStream(sent)), directory => directory.Name == "GPS");
         var (picture, _) = PictureIntake.Read(sent, "x.jpg");
         Assert.Equal(new DateOnly(2031, 5, 20), picture!.Taken);
         foreach (var kept in (byte[][])[picture.Full, picture.Small])

@@ -55,11 +55,13 @@ public class RoundPageTests
         await using var site = await Site.DemoAsync();
         var feed = (await site.PageAsync("/?selected=hoy-02")).QuerySelector(".why [aria-label=Feed]");
         Assert.Contains(
-            "It grows, and no feed is on record: bloom bottle, 50 % of the label; Bloom mix has 25 %, 58 ppm N (in spike with a growth moving too).",
+            "It grows, and no feed is on record: bloom bottle, 50 % of the label; Bloom mix has 25 %, 58 ppm N (in spike with a growth "
+                + "moving too).",
             feed.Words()
         );
         Assert.Contains(
-            "The other school, growth: It stays on the growth bottle until the growth is done. It risks: the spike gets no extra phosphorus",
+            "The other school, growth: It stays on the growth bottle until the growth is done. It risks: the spike gets no extra "
+                + "phosphorus",
             feed.Words()
         );
         Assert.Equal("/plants/HOY-02/recipe", feed!.QuerySelector("p a")!.GetAttribute("href"));

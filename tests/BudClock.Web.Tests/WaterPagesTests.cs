@@ -129,7 +129,7 @@ public class WaterPagesTests
         Assert.Contains("24 May – 6 Jun", page.QuerySelector("main").Words());
         Assert.Contains("Leave alone:", page.QuerySelector("main").Words());
         Assert.Contains("Sill tray: look, and fill it with rain water to its mark: Sat 24 May", page.QuerySelector("main").Words());
-        Assert.Contains("Slipper orchid, spotted (PAP-04), ill, no water", page.QuerySelector("main").Words());
+        Assert.Contains("Slipper orchid, spotted (PAP-04): ill, no water", page.QuerySelector("main").Words());
         var later = await site.PageAsync("/sitter?days=3&from=2031-06-02&telephone=0100+555&words=The+key+is+under+the+lamp");
         Assert.Contains("2–4 Jun", later.QuerySelector("main").Words());
         Assert.Contains("Questions: 0100 555 The key is under the lamp", later.QuerySelector("main").Words());

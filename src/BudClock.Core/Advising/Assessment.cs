@@ -54,7 +54,9 @@ public sealed record Assessment(
     /// <summary>Its own advice, and that of what it shares.</summary>
     public IReadOnlyList<Advice> All => Shared.Count == 0 ? Advice : [.. Advice, .. Shared];
 
-    /// <summary>What is open of the question that a kind of care answers, such as whether it wants water; null where nothing is said.</summary>
+    /// <summary>
+    /// What is open of the question that a kind of care answers, such as whether it wants water; null where nothing is said.
+    /// </summary>
     public Advice? Of(Care care) =>
         Advice.Where(advice => advice.Care.Facts().Question == care.Facts().Question).MinBy(advice => advice.Verdict);
 

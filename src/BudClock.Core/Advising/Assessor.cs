@@ -100,7 +100,8 @@ public sealed class Assessor
             Care.Look,
             Verdict.Look,
             today,
-            $"Bud Clock cannot judge this plant just now ({fault.Message.TrimEnd('.')}): look at it as you would without. Numbers of your own on its sheet are the likeliest cause.",
+            $"Bud Clock cannot judge this plant just now ({fault.Message.TrimEnd('.')}): look at it as you would without. Numbers of "
+                + $"your own on its sheet are the likeliest cause.",
             []
         );
 }

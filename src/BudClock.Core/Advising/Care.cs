@@ -106,7 +106,8 @@ public enum Care
 
 /// <summary>What follows from an act of care.</summary>
 /// <param name="Name">The name in the open format: "give-water".</param>
-/// <param name="Question">What it answers: acts of one question exclude each other, those of different questions stand side by side.</param>
+/// <param name="Question">What it answers: acts of one question exclude each other, those of different questions stand side by
+/// side.</param>
 /// <param name="LoggedAs">The entry that it is usually logged as; null for none.</param>
 /// <param name="WetsPot">It puts water into the pot.</param>
 /// <param name="FromBottle">It is given from a bottle of the mixing shelf.</param>

@@ -25,11 +25,15 @@ public sealed record Condition(string Name, Fact? Have, Fact? Need, string? Unit
 /// <summary>A number or a word.</summary>
 public readonly record struct Fact
 {
+    /// <summary>A number.</summary>
     public Fact(double number) => Number = number;
 
+    /// <summary>A word.</summary>
     public Fact(string word) => Word = word;
 
+    /// <summary>The number; null for a word.</summary>
     public double? Number { get; }
 
+    /// <summary>The word; null for a number.</summary>
     public string? Word { get; }
 }

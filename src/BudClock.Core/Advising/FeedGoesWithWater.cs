@@ -3,6 +3,7 @@ namespace BudClock.Core.Advising;
 /// <summary>Feed is given in water, so feed that is due waits for the water: nobody waters a plant in order to feed it.</summary>
 public static class FeedGoesWithWater
 {
+    /// <summary>The same advice, with each feed on the day of the water it goes with; feed without a water waits for one.</summary>
     public static IReadOnlyList<Advice> In(IReadOnlyList<Advice> settled, DateOnly today)
     {
         var water = settled.Where(advice => advice.Care.GivesWater()).MinBy(advice => advice.Verdict);

@@ -7,10 +7,19 @@ namespace BudClock.Core.Advising;
 /// </remarks>
 public enum Ground
 {
+    /// <summary>A danger that does not wait.</summary>
     Emergency,
+
+    /// <summary>A danger that stands against an act.</summary>
     Veto,
+
+    /// <summary>Something seen on the plant or felt in its pot.</summary>
     Sign,
+
+    /// <summary>Days since it was done; orders nothing by itself.</summary>
     Interval,
+
+    /// <summary>A day of the year; orders nothing by itself.</summary>
     Date,
 }
 

@@ -11,7 +11,8 @@ public sealed class DailyVpd
 {
     readonly Dictionary<(string Place, DateOnly Day), double> means = [];
 
-    /// <param name="earlier">Daily means of days whose readings are not given one by one; they stand over what readings say of the same day.</param>
+    /// <param name="earlier">Daily means of days whose readings are not given one by one; they stand over what readings say of the same
+    /// day.</param>
     public DailyVpd(Garden garden, IEnumerable<ClimateReading> readings, params IReadOnlyList<DailyMean> earlier)
     {
         var known = readings.Where(r => r is { TemperatureC: not null, HumidityPct: not null });

@@ -23,7 +23,9 @@ public static class Nights
         return coolest;
     }
 
-    /// <summary>Whether an instant lies between sunset and sunrise; 19 to 7 o'clock where the garden's place on earth is not known.</summary>
+    /// <summary>
+    /// Whether an instant lies between sunset and sunrise; 19 to 7 o'clock where the garden's place on earth is not known.
+    /// </summary>
     public static bool IsNight(DateTimeOffset at, DateOnly day, Garden garden)
     {
         if (garden.Latitude is not { } latitude)

@@ -14,6 +14,7 @@ public static class Cautions
 
     static readonly EntryKind[] Handling = [Repotted, Divided, Lifted, Planted, Stored, Cut, CutSpike, FlowerRemoved];
 
+    /// <summary>Every caution that is known.</summary>
     public static readonly IReadOnlyList<Caution> All =
     [
         new(
@@ -34,12 +35,14 @@ public static class Cautions
         new("dust", "Dry peat, perlite and vermiculite make dust: damp them first and wear a mask.", [Repotted, Planted]),
         new(
             "treatments",
-            "Use pesticides, fungicides and sulphur dust only by their label and local law, with gloves and mask, never where people sleep. Several old granular insecticides are banned in many countries.",
+            "Use pesticides, fungicides and sulphur dust only by their label and local law, with gloves and mask, never where people "
+                + "sleep. Several old granular insecticides are banned in many countries.",
             [Treated]
         ),
         new(
             "electric",
-            "Lamps, heat mats and pumps near water: a drip loop on every cord, a residual-current device, rated timers; fixed wiring is for a licensed electrician.",
+            "Lamps, heat mats and pumps near water: a drip loop on every cord, a residual-current device, rated timers; fixed wiring is "
+                + "for a licensed electrician.",
             [Moved]
         ),
     ];
@@ -47,8 +50,10 @@ public static class Cautions
     /// <summary>These hold for every plant.</summary>
     static readonly string[] ForAll = ["dust", "treatments"];
 
+    /// <summary>Their names, as sheets write them.</summary>
     public static IEnumerable<string> Names => All.Select(caution => caution.Name);
 
+    /// <summary>The caution of a name; null where there is none.</summary>
     public static Caution? Find(string name) => All.FirstOrDefault(caution => caution.Name == name);
 
     /// <summary>What to say beside an act on a plant of this sheet.</summary>

@@ -74,7 +74,9 @@ public sealed record CultureSheet(
         };
     }
 
-    /// <summary>The span of its usual year that a day lies in, with the day it began; null in a gap, and for a sheet without phases.</summary>
+    /// <summary>
+    /// The span of its usual year that a day lies in, with the day it began; null in a gap, and for a sheet without phases.
+    /// </summary>
     /// <param name="southern">The south is half a year later.</param>
     public (UsualPhase Phase, DateOnly From)? PhaseOn(DateOnly day, bool southern)
     {

@@ -41,10 +41,13 @@ public sealed class CultureSheets
         return sheet.LikeSheet(Whole(other, all, depth + 1));
     }
 
+    /// <summary>The sheets that ship with Bud Clock.</summary>
     public static CultureSheets Shipped { get; } = new(ReadShipped());
 
+    /// <summary>All sheets, by file name.</summary>
     public IReadOnlyList<CultureSheet> All { get; }
 
+    /// <summary>The sheet of a name; null where there is none.</summary>
     public CultureSheet? Find(string? name) => name is null ? null : byName.GetValueOrDefault(name);
 
     /// <summary>
@@ -151,7 +154,8 @@ public sealed class CultureSheets
     {
         var asked = All.Select(sheet => sheet.Schools.GetValueOrDefault(question)).OfType<SchoolQuestion>().ToList();
         if (asked.Count == 0)
-            return $"no sheet asks \"{question}\"; they ask {string.Join(", ", All.SelectMany(sheet => sheet.Schools.Keys).Distinct().Order(StringComparer.Ordinal))}";
+            return $"no sheet asks \"{question}\"; they ask "
+                + $"{string.Join(", ", All.SelectMany(sheet => sheet.Schools.Keys).Distinct().Order(StringComparer.Ordinal))}";
         var answers = asked.SelectMany(q => q.Answers.Keys).Distinct().Order(StringComparer.Ordinal).ToList();
         return answers.Contains(school) ? null : $"\"{school}\" is no answer to {question}; expected {string.Join(" or ", answers)}";
     }

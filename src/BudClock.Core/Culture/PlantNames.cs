@@ -47,7 +47,10 @@ public sealed class PlantNames
     public bool IsCommon(string name) =>
         common.ContainsKey(name.ToLowerInvariant()) || common.ContainsKey(Singular(name.ToLowerInvariant()));
 
-    /// <summary>The parent genera of a cross: those on record, else those whose beginning and end its name is made of; none where it is no cross.</summary>
+    /// <summary>
+    /// The parent genera of a cross: those on record, else those whose beginning and end its name is made of; none where it is no
+    /// cross.
+    /// </summary>
     /// <param name="genera">Genera that have a sheet.</param>
     public IReadOnlyList<string> Parents(string genus, IEnumerable<string> genera)
     {

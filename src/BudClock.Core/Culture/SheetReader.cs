@@ -7,6 +7,7 @@ namespace BudClock.Core.Culture;
 /// <summary>A fault in a culture sheet, with the line it is on.</summary>
 public sealed record SheetFault(string File, long Line, string What)
 {
+    /// <inheritdoc/>
     public override string ToString() => $"{File}, line {Line}: {What}";
 }
 
@@ -15,6 +16,7 @@ public sealed class SheetReader(string file)
 {
     readonly List<SheetFault> faults = [];
 
+    /// <summary>What is wrong with the sheet, each with its place; empty for a sound one.</summary>
     public IReadOnlyList<SheetFault> Faults => faults;
 
     /// <summary>The sheet, or null when it has any fault.</summary>

@@ -2,7 +2,9 @@ using BudClock.Core.Culture;
 
 namespace BudClock.Core.Evidence;
 
-/// <summary>Rule V7: how many days each kind of evidence is good for, from one table on the sheet. What is older asks, and orders nothing.</summary>
+/// <summary>
+/// Rule V7: how many days each kind of evidence is good for, from one table on the sheet. What is older asks, and orders nothing.
+/// </summary>
 /// <param name="Wet">A medium felt wet or damp.</param>
 /// <param name="Dry">A medium felt dry and not watered since.</param>
 /// <param name="Limp">Leaves seen limp or pliable, unless they were seen so again.</param>

@@ -10,7 +10,8 @@ namespace BudClock.Core.Evidence;
 /// <param name="From">Where it came from, in the grower's words.</param>
 /// <param name="Found">What was found when it was looked over; null while nobody has.</param>
 /// <param name="QuarantineUntil">The last day it is kept apart; null for none.</param>
-/// <param name="WrongMedium">The words that say that it came in a medium it must not stay in; null for none, and once it was repotted.</param>
+/// <param name="WrongMedium">The words that say that it came in a medium it must not stay in; null for none, and once it was
+/// repotted.</param>
 public sealed record Arrival(
     DateOnly Arrived,
     int Day,

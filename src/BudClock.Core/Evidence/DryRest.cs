@@ -17,6 +17,7 @@ public sealed record DryRest(DateOnly? RestSince, DateOnly? Woke, Entry? FirstWa
     /// <summary>A growth older than this has matured, whether or not that was logged.</summary>
     const int LongestGrowthDays = 270;
 
+    /// <summary>It is bare and rests.</summary>
     public bool Asleep => RestSince is not null && Woke is null;
 
     /// <summary>Awake and still dry: the time of rule W1.</summary>

@@ -2,7 +2,9 @@ using BudClock.Core.Measuring;
 
 namespace BudClock.Core.Evidence;
 
-/// <summary>Rule W13: days from water to water: what the plant has taught, else the sheet's guide for its pot, medium, setting and warmth.</summary>
+/// <summary>
+/// Rule W13: days from water to water: what the plant has taught, else the sheet's guide for its pot, medium, setting and warmth.
+/// </summary>
 /// <param name="Rhythm">The plant's own, or the guide.</param>
 /// <param name="Stretch">What lengthens it now: bloom indoors, the season going down, a vine's winter; 1 for nothing.</param>
 /// <param name="Because">Why it is stretched, as a sentence; empty when it is not.</param>
@@ -57,7 +59,9 @@ public sealed record Interval(Rhythm Rhythm, double Stretch, string Because)
             || now.Plant.Pot?.Kind?.Contains(word, StringComparison.OrdinalIgnoreCase) == true
         );
 
-    /// <summary>Clay dries faster than plastic, small pots faster than large, an open mix under hot glass faster than one in a cool room.</summary>
+    /// <summary>
+    /// Clay dries faster than plastic, small pots faster than large, an open mix under hot glass faster than one in a cool room.
+    /// </summary>
     static double Scale(Situation now)
     {
         var pot = now.Plant.Pot;

@@ -10,10 +10,13 @@ namespace BudClock.Core.Evidence;
 /// <param name="Lost">The day they were found dead, unless new ones followed.</param>
 public sealed record NewRoots(IReadOnlyList<Measurement> Series, DateOnly? Checked, DateOnly? Started, DateOnly? AtBase, DateOnly? Lost)
 {
+    /// <summary>Nothing seen.</summary>
     public static readonly NewRoots None = new([], null, null, null, null);
 
+    /// <summary>At least one new root lives.</summary>
     public bool Live => Started is not null && Lost is null;
 
+    /// <summary>The longest that was measured, cm; null where none was.</summary>
     public Seen<double>? Longest => Series is [.., var last] ? new(last.Cm, last.On) : null;
 
     /// <summary>Reads the roots from the day the plant woke. Roots that were lost count no more, nor does their length.</summary>

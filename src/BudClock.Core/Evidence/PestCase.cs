@@ -58,7 +58,8 @@ public sealed partial record PestCase(Entry Sign, Entry? Treated, int ClearLooks
     static bool IsClear(Entry entry) => entry.Kind == Looked ? entry.Text == "better" : entry.Text is { } words && Clear().IsMatch(words);
 
     [GeneratedRegex(
-        @"^\s*(no\b|none\b|clear\b|clean\b|gone\b|nothing\b|not? .*(seen|found))|\b(all clear|no pests?|none (seen|found|left)|is clear|are gone)\b",
+        @"^\s*(no\b|none\b|clear\b|clean\b|gone\b|nothing\b|not? .*(seen|found))|"
+            + @"\b(all clear|no pests?|none (seen|found|left)|is clear|are gone)\b",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex Clear();

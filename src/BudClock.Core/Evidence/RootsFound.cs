@@ -114,7 +114,8 @@ public sealed partial record RootsFound(RootState State, Entry? Rests, DateOnly?
     }
 
     [GeneratedRegex(
-        @"\b(no|without|zero|lost (all )?(its |the )?)\s*(live |living |good )?roots?\b(?!\s*(rot|yet lost))|\brootless\b|\bunrooted\b|\bbare[- ]?root",
+        @"\b(no|without|zero|lost (all )?(its |the )?)\s*(live |living |good )?roots?\b(?!\s*(rot|yet lost))|"
+            + @"\brootless\b|\bunrooted\b|\bbare[- ]?root",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex WithoutRoots();

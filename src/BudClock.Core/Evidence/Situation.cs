@@ -25,10 +25,13 @@ public sealed class Situation
         rotRead,
         pestsRead;
 
+    /// <summary>The plant.</summary>
     public required Plant Plant { get; init; }
 
+    /// <summary>The sheet it is read by.</summary>
     public required CultureSheet Sheet { get; init; }
 
+    /// <summary>The day it is judged on; later entries are not there.</summary>
     public required DateOnly Today { get; init; }
 
     /// <summary>The plant's entries up to today.</summary>

@@ -64,7 +64,10 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
         return Going(now) ?? Unlogged(now) ?? Awake;
     }
 
-    /// <summary>Two or more leaves, or one after its growth has matured, going in the season that goes down, or by the grower's order, with no new leaf since.</summary>
+    /// <summary>
+    /// Two or more leaves, or one after its growth has matured, going in the season that goes down, or by the grower's order, with no
+    /// new leaf since.
+    /// </summary>
     static Sleep? Going(Situation now)
     {
         var since = now.Today.AddDays(-DoneDays);

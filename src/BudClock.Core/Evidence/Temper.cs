@@ -1,6 +1,8 @@
 namespace BudClock.Core.Evidence;
 
-/// <summary>Rules V4, E3 and E4: whether nights and days, measured or forecast, are too cold or too warm for the plant where it stands.</summary>
+/// <summary>
+/// Rules V4, E3 and E4: whether nights and days, measured or forecast, are too cold or too warm for the plant where it stands.
+/// </summary>
 /// <param name="Night">The coolest of the last measured nights, °C; null when none was measured.</param>
 /// <param name="FeedC">Colder nights: no feed, and water only sparingly.</param>
 /// <param name="DangerC">A colder night can kill it; at rest and dry its limit may be another.</param>

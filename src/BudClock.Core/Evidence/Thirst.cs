@@ -67,7 +67,9 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
         return new(days >= runOut ? ThirstKind.Thirsty : ThirstKind.Unfelt, sign, watered, wet.LastWater.On);
     }
 
-    /// <summary>The newest leaf or bulb sign that no water has answered; leaves that are firm again, or bulbs that filled, show none.</summary>
+    /// <summary>
+    /// The newest leaf or bulb sign that no water has answered; leaves that are firm again, or bulbs that filled, show none.
+    /// </summary>
     static Entry? NewestSign(Situation now, int forgotten)
     {
         var leaves = now.Journal.Of(Leaves).LastOrDefault(e => Firm.Contains(e.Text));

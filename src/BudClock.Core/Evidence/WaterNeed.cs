@@ -9,7 +9,9 @@ public sealed record WaterNeed(double Ml, bool Own)
 {
     const int Remembered = 5;
 
-    /// <summary>Share of the pot's volume that a watering takes, with what runs through. Common practice; the plant's own record replaces it.</summary>
+    /// <summary>
+    /// Share of the pot's volume that a watering takes, with what runs through. Common practice; the plant's own record replaces it.
+    /// </summary>
     static readonly (string Medium, double Share)[] OfThePot =
     [
         ("bark", 0.35),
@@ -26,6 +28,7 @@ public sealed record WaterNeed(double Ml, bool Own)
     /// <summary>A mount or basket without a pot takes about a cup.</summary>
     const double WithoutPotMl = 200;
 
+    /// <summary>The median of its last five measured waterings, else its pot's share; never null.</summary>
     public static WaterNeed Of(Plant plant, PlantJournal journal)
     {
         var given = journal

@@ -3,7 +3,9 @@ using BudClock.Core.Advising.Feeding;
 
 namespace BudClock.Core.Feeding;
 
-/// <summary>What a plant's pot may hold of salts: feeds since it was last flushed, what the run-off measured, and whether a flush is due.</summary>
+/// <summary>
+/// What a plant's pot may hold of salts: feeds since it was last flushed, what the run-off measured, and whether a flush is due.
+/// </summary>
 /// <param name="Flushed">The last flush or repot; null when none is on record.</param>
 /// <param name="Flush">The advice that asks for a flush; null when none does.</param>
 public sealed record SaltWatch(Assessment Plant, int FeedsSince, DateOnly? Flushed, Seen<double>? RunOffPpm, double BearsPpm, Advice? Flush)
@@ -20,7 +22,10 @@ public sealed record SaltWatch(Assessment Plant, int FeedsSince, DateOnly? Flush
                 .ThenBy(row => row.Plant.Plant.Tag, StringComparer.Ordinal),
         ];
 
-    /// <summary>"8 feeds since 20 May 2029, when it was flushed or repotted. Run-off 310 ppm, 8 May. It bears 400 ppm."; where a flush is due, why.</summary>
+    /// <summary>
+    /// "8 feeds since 20 May 2029, when it was flushed or repotted. Run-off 310 ppm, 8 May. It bears 400 ppm."; where a flush is due,
+    /// why.
+    /// </summary>
     public string Words(DateOnly today)
     {
         var feeds = FeedsSince switch

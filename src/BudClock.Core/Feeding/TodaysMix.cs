@@ -72,6 +72,7 @@ public sealed record TodaysMix(DateOnly Until, IReadOnlyList<BottleToMix> ToMix)
 /// <param name="On">The day it is due.</param>
 public sealed record PlantDue(Assessment Plant, string Bottle, Recipe? Recipe, WaterNeed Need, DateOnly On, string Why)
 {
+    /// <summary>Its tag.</summary>
     public string Tag => Plant.Plant.Tag;
 }
 
@@ -95,6 +96,7 @@ public sealed record BottleToMix(
     /// <summary>The need in words, "about" where any of it is only reckoned.</summary>
     public string Takes(bool us) => new WaterNeed(Need * 1000, Plants.All(due => due.Need.Own)).Words(us);
 
+    /// <summary>One bottle for the plants that take it, with what goes in; nothing is weighed where no recipe serves.</summary>
     public static BottleToMix Of(string bottle, Recipe? recipe, IReadOnlyList<PlantDue> plants, Shelf shelf)
     {
         var need = plants.Sum(plant => plant.Need.Ml) / 1000;
@@ -114,7 +116,10 @@ public sealed record BottleToMix(
         );
     }
 
-    /// <summary>Whose roots do not bear a water, sheet by sheet; a mist on the leaves goes into no pot. Without plants the usual band of pH holds.</summary>
+    /// <summary>
+    /// Whose roots do not bear a water, sheet by sheet; a mist on the leaves goes into no pot. Without plants the usual band of pH
+    /// holds.
+    /// </summary>
     public static IReadOnlyList<string> Warn(string bottle, double tdsPpm, double? ph, IEnumerable<Assessment> plants)
     {
         if (bottle == Bottles.Leaf)

@@ -31,8 +31,10 @@ public sealed record TrialReport(Trial Trial, IReadOnlyList<TrialPlant> Plants, 
         EntryKinds.RootsLost,
     ];
 
+    /// <summary>The trial has ended.</summary>
     public bool Over => Day >= Trial.Days;
 
+    /// <summary>The report of a trial up to a day.</summary>
     public static TrialReport Of(Trial trial, IEnumerable<Assessment> plants, DateOnly today)
     {
         var here = plants.Where(a => !a.Gone).ToList();
@@ -91,7 +93,9 @@ public sealed record TrialReport(Trial Trial, IReadOnlyList<TrialPlant> Plants, 
         }
         if (rows.Where(row => row.OnTrial && row.Changed.Count > 0).ToList() is { Count: > 0 } changed)
             says.Add(
-                $"More than the recipe was different ({string.Join("; ", changed.Select(row => $"{row.Plant.Plant.Tag}: {string.Join(", ", row.Changed)}"))}), so the cause can't be told apart."
+                $"More than the recipe was different "
+                    + $"({string.Join("; ", changed.Select(row => $"{row.Plant.Plant.Tag}: {string.Join(", ", row.Changed)}"))}), so the "
+                    + $"cause can't be told apart."
             );
         return says;
     }
@@ -99,7 +103,9 @@ public sealed record TrialReport(Trial Trial, IReadOnlyList<TrialPlant> Plants, 
     static List<double> Measured(List<TrialPlant> rows, bool onTrial) =>
         [.. rows.Where(row => row.OnTrial == onTrial && row.Times is not null).Select(row => row.Times!.Value).Order()];
 
-    /// <summary>How many ways of drawing so many plants from all give a difference as large: an exact permutation test (Fisher 1935).</summary>
+    /// <summary>
+    /// How many ways of drawing so many plants from all give a difference as large: an exact permutation test (Fisher 1935).
+    /// </summary>
     static string ByChance(List<double> trial, List<double> others)
     {
         var all = trial.Concat(others).ToList();

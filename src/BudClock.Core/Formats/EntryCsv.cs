@@ -18,11 +18,13 @@ public sealed record CsvRead(
     IReadOnlyList<FileFault> Faults
 );
 
+/// <summary>The entry.</summary>
 public sealed record CsvRow(string Tag, Entry Entry);
 
 /// <summary>Entries as CSV (RFC 4180): one line an entry. Commas, semicolons or tabs are read, with or without a byte-order mark.</summary>
 public static class EntryCsv
 {
+    /// <summary>Names of the columns, in the order they are written.</summary>
     public static readonly IReadOnlyList<string> Columns =
     [
         "tag",
@@ -44,6 +46,7 @@ public static class EntryCsv
     // Lines end in CRLF by default; set by hand, a lone line feed within a field would not be quoted any more.
     static readonly CsvConfiguration Config = new(CultureInfo.InvariantCulture);
 
+    /// <summary>All entries of the plants, oldest first.</summary>
     public static string Write(IEnumerable<Plant> plants)
     {
         using var text = new StringWriter();

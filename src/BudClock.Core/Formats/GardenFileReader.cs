@@ -13,7 +13,10 @@ public sealed record GardenFileRead(GardenRecord? Garden, IReadOnlyList<FileFaul
 /// <summary>Reads the open garden format, version 1. A file is taken whole or refused whole.</summary>
 public sealed class GardenFileReader
 {
+    /// <summary>What a garden file calls its format.</summary>
     public const string Format = "bud-clock-garden";
+
+    /// <summary>The version that is read.</summary>
     public const int Version = 1;
 
     readonly List<FileFault> faults = [];

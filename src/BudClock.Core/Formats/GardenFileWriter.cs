@@ -5,6 +5,7 @@ namespace BudClock.Core.Formats;
 /// <summary>Writes the open garden format. The same garden gives the same bytes.</summary>
 public static class GardenFileWriter
 {
+    /// <summary>The garden as a file; reading it gives the same garden.</summary>
     public static string Write(GardenRecord garden) =>
         JsonText.Write(json =>
         {

@@ -12,11 +12,13 @@ public sealed record Garden(string Name, double? Latitude = null, double? Longit
     /// <summary>What a file without a garden of its own stands for.</summary>
     public static readonly Garden Unnamed = new("Garden");
 
+    /// <summary>It lies south of the equator; false where its latitude is not known.</summary>
     public bool Southern => Latitude < 0;
 
     /// <summary>The day it is in the garden at an instant.</summary>
     public DateOnly DayAt(DateTimeOffset instant) => DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(instant, Zone).DateTime);
 
+    /// <summary>Its time zone; UTC where none is given.</summary>
     public TimeZoneInfo Zone =>
         TimeZone is not null && TimeZoneInfo.TryFindSystemTimeZoneById(TimeZone, out var zone) ? zone : TimeZoneInfo.Utc;
 }
@@ -26,6 +28,7 @@ public sealed record Garden(string Name, double? Latitude = null, double? Longit
 /// <param name="LampHours">Hours a day that lamps burn there; null without lamps.</param>
 public sealed record Place(string Code, string Name, string? Setting = null, double? LampHours = null)
 {
+    /// <summary>What a place can be.</summary>
     public static readonly IReadOnlyList<string> Settings = ["glasshouse", "indoors", "cold-frame", "outdoors", "store"];
 }
 
@@ -58,9 +61,15 @@ public sealed record GardenRecord(
 /// <param name="Kind">One of <see cref="Kinds"/>.</param>
 public sealed record Vessel(string Code, string Name, string Kind, string? Place = null)
 {
+    /// <summary>A tray that pots stand in.</summary>
     public const string Tray = "tray";
+
+    /// <summary>A reservoir below pots.</summary>
     public const string Reservoir = "reservoir";
+
+    /// <summary>A pot without a hole, around others.</summary>
     public const string CoverPot = "cover-pot";
 
+    /// <summary>What a vessel can be.</summary>
     public static readonly IReadOnlyList<string> Kinds = [Tray, Reservoir, CoverPot];
 }

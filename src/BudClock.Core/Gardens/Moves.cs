@@ -13,6 +13,7 @@ public static class Moves
         return After(to < 0 ? words : words![..to], "from ", places);
     }
 
+    /// <summary>"South bench to sill".</summary>
     public static string Words(Place? from, Place? to) =>
         from is null ? $"to {to?.Name ?? "no place"}" : $"from {from.Name} to {to?.Name ?? "no place"}";
 

@@ -6,7 +6,10 @@ public sealed record Plant
     /// <summary>Permanent and unique in the garden, case aside: letters, digits and hyphens.</summary>
     public required string Tag { get; init; }
 
+    /// <summary>What the grower calls it.</summary>
     public string? Name { get; init; }
+
+    /// <summary>Its botanical name; null when only its sheet is known.</summary>
     public string? Taxon { get; init; }
 
     /// <summary>The culture sheet's name; null when none fits its genus.</summary>
@@ -18,8 +21,13 @@ public sealed record Plant
     /// <summary>The code of the tray, reservoir or cover pot it stands in; null when it has none that others share.</summary>
     public string? Vessel { get; init; }
 
+    /// <summary>The day it came; null when not known.</summary>
     public DateOnly? Acquired { get; init; }
+
+    /// <summary>Its pot; null when not known.</summary>
     public Pot? Pot { get; init; }
+
+    /// <summary>What it stands in, in the grower's words.</summary>
     public string? Medium { get; init; }
 
     /// <summary>The identity is a guess.</summary>
@@ -46,23 +54,29 @@ public sealed record Plant
     /// <summary>Forecasts as they were made, oldest first, so that their error can be known later.</summary>
     public IReadOnlyList<Forecast> Forecasts { get; init; } = [];
 
+    /// <summary>How a plant can be made from its parent.</summary>
     public static readonly IReadOnlyList<string> Origins = ["division", "cutting", "layer", "leaf", "corm", "tuber", "offset", "seed"];
 
     /// <summary>Chosen schools by question, such as first-water: sip.</summary>
     public Choices Schools { get; init; } = Choices.None;
 
+    /// <summary>Parts that are followed on their own.</summary>
     public IReadOnlyList<Organ> Organs { get; init; } = [];
+
+    /// <summary>Its log, struck entries included.</summary>
     public IReadOnlyList<Entry> Entries { get; init; } = [];
 
     /// <summary>What the plant is called in a list: its name, else its taxon, else its tag.</summary>
     public string Called => Name ?? Taxon ?? Tag;
 
+    /// <summary>First word of its taxon.</summary>
     public string? Genus => Taxon?.Split(' ', StringSplitOptions.RemoveEmptyEntries).FirstOrDefault();
 }
 
 /// <summary>A pot; what is not known is null. A pot that holds water below is a reservoir.</summary>
 public sealed record Pot(double? DiameterCm, double? HeightCm, string? Kind)
 {
+    /// <summary>The kind that holds water below.</summary>
     public const string Reservoir = "reservoir";
 
     /// <summary>How far down the roots have to go: the height, or the diameter where the height was not measured.</summary>
@@ -94,6 +108,7 @@ public sealed record Organ(string Id, string Kind, string? Label = null, string?
     public const string Corm = "corm";
     public const string Vine = "vine";
 
+    /// <summary>What an organ can be.</summary>
     public static readonly IReadOnlyList<string> Kinds = [Growth, Bulb, Roots, Spike, Peduncle, Leaf, Tuber, Corm, Vine];
 
     /// <summary>"spike 2031 b".</summary>
@@ -104,18 +119,25 @@ public sealed record Organ(string Id, string Kind, string? Label = null, string?
 /// <summary>Chosen schools, question to school; compares by content.</summary>
 public sealed class Choices(IReadOnlyDictionary<string, string> chosen) : IEquatable<Choices>
 {
+    /// <summary>Nothing chosen.</summary>
     public static readonly Choices None = new(new Dictionary<string, string>());
 
+    /// <summary>Question to school.</summary>
     public IReadOnlyDictionary<string, string> All { get; } = chosen;
 
+    /// <summary>The school chosen on a question; null for none.</summary>
     public string? For(string question) => All.GetValueOrDefault(question);
 
+    /// <summary>The same with one more.</summary>
     public Choices With(string question, string school) => new(new Dictionary<string, string>(All) { [question] = school });
 
+    /// <inheritdoc/>
     public bool Equals(Choices? other) =>
         other is not null && All.Count == other.All.Count && All.All(pair => other.For(pair.Key) == pair.Value);
 
+    /// <inheritdoc/>
     public override bool Equals(object? obj) => Equals(obj as Choices);
 
+    /// <inheritdoc/>
     public override int GetHashCode() => All.Count;
 }

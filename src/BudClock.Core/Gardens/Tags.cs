@@ -5,11 +5,13 @@ namespace BudClock.Core.Gardens;
 /// <summary>Rule K1: the permanent tag of a plant. Short enough for a label, one word so that a note can begin with it.</summary>
 public static partial class Tags
 {
+    /// <summary>Most characters of a tag.</summary>
     public const int Longest = 20;
 
     /// <summary>Letters, digits and hyphens, beginning with a letter or digit, at most twenty, at least one of them a letter.</summary>
     public static bool Sound(string tag) => Pattern().IsMatch(tag) && tag.Any(char.IsAsciiLetter);
 
+    /// <summary>Why it cannot be a tag, as a sentence.</summary>
     public static string Rule(string tag) => $"\"{tag}\" cannot be a tag: letters, digits and hyphens, at most {Longest}, such as LYC-01";
 
     [GeneratedRegex("^[A-Za-z0-9][A-Za-z0-9-]{0,19}$")]

@@ -3,16 +3,19 @@ namespace BudClock.Core.Journal;
 /// <summary>One line of a plant's journal: a fact with its date. Never edited; a mistake is struck.</summary>
 public sealed record Entry
 {
+    /// <summary>Its own for good.</summary>
     public required Guid Id { get; init; }
 
     /// <summary>The day it was seen or done, which is not always the day it was written down.</summary>
     public required DateOnly On { get; init; }
 
+    /// <summary>What was seen or done.</summary>
     public required EntryKind Kind { get; init; }
 
     /// <summary>The organ it is about; null means the newest of its kind.</summary>
     public string? Organ { get; init; }
 
+    /// <summary>How much, with its unit; null for none.</summary>
     public Quantity? Amount { get; init; }
 
     /// <summary>A state, or free words.</summary>
@@ -30,6 +33,7 @@ public sealed record Entry
     /// <summary>Entries written in one act are undone together.</summary>
     public Guid Act { get; init; }
 
+    /// <summary>Crossed out: it stands in the log and says nothing.</summary>
     public bool Struck { get; init; }
 
     /// <summary>It put water into the pot: a watering, or feed of which an amount was written down.</summary>

@@ -5,6 +5,7 @@ namespace BudClock.Core.Journal;
 /// <summary>What an entry may hold. The note line, the forms, the API and the garden file all ask here.</summary>
 public static class EntryCheck
 {
+    /// <summary>Most characters of a text.</summary>
     public const int LongestText = 2000;
 
     /// <summary>The fault of an entry as a sentence for the grower, or null when it is sound.</summary>

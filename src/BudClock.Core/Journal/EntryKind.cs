@@ -12,16 +12,22 @@ public sealed record EntryKind(string Name, string Words, Measure? Measure = nul
     /// <summary>Each kind is there once, in <see cref="EntryKinds"/>: the same kind is the same object.</summary>
     public bool Equals(EntryKind? other) => ReferenceEquals(this, other);
 
+    /// <inheritdoc/>
     public override int GetHashCode() => RuntimeHelpers.GetHashCode(this);
 
+    /// <inheritdoc/>
     public override string ToString() => Name;
 }
 
 /// <summary>The number an entry may carry: its dimension, its range in base units, and whether it must be there.</summary>
 public sealed record Measure(Dimension Dimension, double Min, double Max, bool Required = true)
 {
+    /// <summary>A length up to so many cm.</summary>
     public static Measure LengthCm(double max) => new(Dimension.Length, 0, max);
 
+    /// <summary>A number of things.</summary>
     public static readonly Measure Count = new(Dimension.Count, 0, 999);
+
+    /// <summary>A volume; may be left out.</summary>
     public static readonly Measure Water = new(Dimension.Volume, 0, 100_000, Required: false);
 }

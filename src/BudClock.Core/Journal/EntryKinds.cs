@@ -89,7 +89,9 @@ public static class EntryKinds
     /// <summary>A second look set by hand: in so many days, with the question to ask then.</summary>
     public static readonly EntryKind Flagged = new("flagged", "Look again in days", new(Dimension.Count, 1, 365));
 
-    /// <summary>From now on it gets one recipe, whatever its stage; without one, by its stage again. Its text is the grower's reason.</summary>
+    /// <summary>
+    /// From now on it gets one recipe, whatever its stage; without one, by its stage again. Its text is the grower's reason.
+    /// </summary>
     public static readonly EntryKind RecipeSet = new("recipe-set", "Recipe");
 
     /// <summary>Set aside until tomorrow: the advice stands, the Round stops asking for the day.</summary>

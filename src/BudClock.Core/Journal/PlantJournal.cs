@@ -22,11 +22,13 @@ public sealed class PlantJournal
 
     List<Entry>? waterings;
 
+    /// <summary>What counts: not struck, by day and by when it was written.</summary>
     public IReadOnlyList<Entry> Entries => entries;
 
     /// <summary>Every entry that put water into the pot, oldest first.</summary>
     public IReadOnlyList<Entry> Waterings => waterings ??= [.. entries.Where(entry => entry.IsWatering)];
 
+    /// <summary>The journal as it stood on a day.</summary>
     public static PlantJournal UpTo(DateOnly today, IEnumerable<Entry> entries)
     {
         var inForce = entries.Where(e => !e.Struck && e.On <= today).ToList();
@@ -48,11 +50,14 @@ public sealed class PlantJournal
     /// <summary>Whether an entry comes after another: by day, within a day by when it was written down.</summary>
     public bool IsAfter(Entry entry, Entry other) => InOrder(entry, other) > 0;
 
+    /// <summary>Entries of a kind, oldest first.</summary>
     public IReadOnlyList<Entry> Of(EntryKind kind) => byKind.GetValueOrDefault(kind) ?? [];
 
+    /// <summary>Entries of some kinds, oldest first.</summary>
     public IEnumerable<Entry> Of(params EntryKind[] kinds) =>
         kinds.Any(byKind.ContainsKey) ? entries.Where(e => kinds.Contains(e.Kind)) : [];
 
+    /// <summary>The newest entry of some kinds; null for none.</summary>
     public Entry? Last(params ReadOnlySpan<EntryKind> kinds)
     {
         Entry? last = null;

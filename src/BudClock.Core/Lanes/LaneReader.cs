@@ -84,6 +84,7 @@ public static class LaneReader
         public Lane ToLane() => new(kind, From, To, Organ, Ending: Ending);
     }
 
+    /// <summary>The lanes of a journal, oldest first.</summary>
     public static IReadOnlyList<Lane> Read(PlantJournal journal)
     {
         var tracks = new List<Track>[Table.Length];

@@ -9,8 +9,13 @@ namespace BudClock.Core.Measuring;
 /// </remarks>
 public static class Forecasts
 {
+    /// <summary>The first flower opens.</summary>
     public const string FirstFlower = "first-flower";
+
+    /// <summary>The growth is done.</summary>
     public const string Matured = "matured";
+
+    /// <summary>The last flower goes.</summary>
     public const string Faded = "faded";
 
     const int YoungDays = 7;
@@ -27,6 +32,7 @@ public static class Forecasts
         new(Faded, LaneKind.Bloom, "faded", null, "bloom"),
     ];
 
+    /// <summary>What can be forecast.</summary>
     public static readonly IReadOnlyList<string> Turns = [.. All.Select(turn => turn.Of)];
 
     /// <summary>Days that lanes of a turn took here, oldest first.</summary>

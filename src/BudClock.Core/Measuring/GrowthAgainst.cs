@@ -10,7 +10,9 @@ public sealed record GrowthAgainst(string Words, double Share)
 {
     const int LeastDays = 14; // younger growths differ by a reading's error
 
-    /// <summary>Under way against the one before at the same age, else finished bulb against finished bulb; null when nothing compares.</summary>
+    /// <summary>
+    /// Under way against the one before at the same age, else finished bulb against finished bulb; null when nothing compares.
+    /// </summary>
     public static GrowthAgainst? Read(
         IReadOnlyList<OrganSeries> series,
         PlantJournal journal,

@@ -9,8 +9,10 @@ namespace BudClock.Core.Measuring;
 /// <param name="Moves">Its lane is open: it is due to be measured on.</param>
 public sealed record OrganSeries(EntryKind Kind, string? Organ, string Label, IReadOnlyList<Measurement> Points, bool Moves)
 {
+    /// <summary>Its first point.</summary>
     public DateOnly Start => Points[0].On;
 
+    /// <summary>Its newest point.</summary>
     public Measurement Last => Points[^1];
 
     /// <summary>The series this one is compared with: the same kind, begun about a year before; null when there is none.</summary>

@@ -2,11 +2,19 @@ using System.Globalization;
 
 namespace BudClock.Core.Measuring;
 
+/// <summary>How an organ goes on against what it did before.</summary>
 public enum PaceKind
 {
+    /// <summary>Within the error of a reading, for a week or more.</summary>
     Stalled,
+
+    /// <summary>Less than half as fast, and not at its end.</summary>
     Slow,
+
+    /// <summary>As before.</summary>
     AsBefore,
+
+    /// <summary>Faster than before.</summary>
     Faster,
 }
 
@@ -27,6 +35,7 @@ public sealed record Pace(PaceKind Kind, double NowCmPerDay, double BeforeCmPerD
     /// <summary>From this share of its likely length on every growth slows as it matures.</summary>
     const double NearlyDone = 0.8;
 
+    /// <summary>"slow", "as before".</summary>
     public string Words =>
         Kind switch
         {
@@ -69,9 +78,8 @@ public sealed record Pace(PaceKind Kind, double NowCmPerDay, double BeforeCmPerD
                 now,
                 rate,
                 against,
-                Numbers(
-                    $"{tail[0].Cm:0.#} to {tail[^1].Cm:0.#} cm in {days} days, within the error of a reading; the rate {against} ({rate:0.##} cm a day) meant {predicted:0.#} cm more."
-                )
+                $"{tail[0].Cm:0.#} to {tail[^1].Cm:0.#} cm in {days} days, within the error of a reading; the rate {against} "
+                    + $"({rate:0.##} cm a day) meant {predicted:0.#} cm more."
             );
         var kind =
             now < SlowShare * rate && !finishing ? PaceKind.Slow

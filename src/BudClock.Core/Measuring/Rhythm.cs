@@ -3,7 +3,8 @@ using static BudClock.Core.Journal.EntryKinds;
 namespace BudClock.Core.Measuring;
 
 /// <summary>Rule W13: how many days a plant takes from water to asking again.</summary>
-/// <param name="Days">The median of its last five in this season, scaled by the air, or the sheet's guide until it has taught its own.</param>
+/// <param name="Days">The median of its last five in this season, scaled by the air, or the sheet's guide until it has taught its
+/// own.</param>
 /// <param name="From">The shortest that is likely.</param>
 /// <param name="To">The longest that is likely.</param>
 /// <param name="Own">Learned from this plant's log.</param>

@@ -13,6 +13,7 @@ public sealed record RobustLine(double Slope, double Low, double High, double In
 {
     const double Z80 = 1.2815515655446004; // standard normal, 80 % between −z and z
 
+    /// <summary>The line's value at a place.</summary>
     public double At(double x) => Intercept + (Slope * x);
 
     /// <summary>Fits the line with an 80 % range; null under three points or when all share one x.</summary>

@@ -8,19 +8,24 @@ namespace BudClock.Core.Mixing;
 /// <param name="PredictedPpm">What the meter should have said.</param>
 public sealed record Batch(string Code, DateOnly Made, string Recipe, string Name, double Litres, string Contents, double PredictedPpm)
 {
+    /// <summary>Nitrogen as it was mixed, ppm.</summary>
     public double NitrogenPpm { get; init; }
 
     /// <summary>What the meter said, ppm; null when nobody measured.</summary>
     public double? MeasuredPpm { get; init; }
 
+    /// <summary>As measured; null when nobody did.</summary>
     public double? Ph { get; init; }
 
     /// <summary>What the grower found where the measurement was questioned, or why it was kept.</summary>
     public string? Found { get; init; }
 
+    /// <summary>The day the rest was thrown away.</summary>
     public DateOnly? ThrownAway { get; init; }
 
-    /// <summary>How far the measurement is from the prediction, as a share of it; null when nobody measured, and for next to pure water.</summary>
+    /// <summary>
+    /// How far the measurement is from the prediction, as a share of it; null when nobody measured, and for next to pure water.
+    /// </summary>
     public double? Off => MeasuredPpm is { } measured ? Mix.Off(measured, PredictedPpm) : null;
 }
 
@@ -32,6 +37,7 @@ public sealed record Trial(string Code, string Recipe, DateOnly From, IReadOnlyL
     /// <summary>The verdict waits for so long: feed shows in new growth, which takes weeks.</summary>
     public const int Days = 28;
 
+    /// <summary>Its last day; null while it runs.</summary>
     public DateOnly Until => From.AddDays(Days);
 
     /// <summary>The day the grower ended it; null while it goes on.</summary>
@@ -41,6 +47,7 @@ public sealed record Trial(string Code, string Recipe, DateOnly From, IReadOnlyL
 /// <summary>What the grower measures with, and how bottles are filled.</summary>
 public sealed record Tools
 {
+    /// <summary>What most kitchens have.</summary>
     public static readonly Tools Usual = new();
 
     /// <summary>What the scale can tell apart, g.</summary>

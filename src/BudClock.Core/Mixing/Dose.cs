@@ -1,6 +1,8 @@
 namespace BudClock.Core.Mixing;
 
-/// <summary>A dose of one feed in a batch of water: by ppm of nitrogen, by the label's share or by what was measured, each from the others.</summary>
+/// <summary>
+/// A dose of one feed in a batch of water: by ppm of nitrogen, by the label's share or by what was measured, each from the others.
+/// </summary>
 /// <param name="Grams">Of the feed in the whole batch.</param>
 /// <param name="Litres">Of water in the batch.</param>
 public sealed record Dose(Feed Feed, double Grams, double Litres)
@@ -27,7 +29,9 @@ public sealed record Dose(Feed Feed, double Grams, double Litres)
     public static Dose? ForLabelShare(Feed feed, double share, double litres) =>
         feed.LabelGramsPerLitre is { } full ? new(feed, full * share * litres, litres) : null;
 
-    /// <summary>What a measured amount comes to: grams, or a spoon of a feed whose spoon was weighed; null when it cannot be told.</summary>
+    /// <summary>
+    /// What a measured amount comes to: grams, or a spoon of a feed whose spoon was weighed; null when it cannot be told.
+    /// </summary>
     public static Dose? Of(Feed feed, Quantity measured, double litres) =>
         measured.Dimension switch
         {

@@ -15,10 +15,16 @@ public sealed record Feed(
     double? LabelGramsPerLitre = null
 )
 {
+    /// <summary>A powder.</summary>
     public const string Powder = "powder";
+
+    /// <summary>A liquid.</summary>
     public const string Liquid = "liquid";
+
+    /// <summary>Grains that feed for months.</summary>
     public const string SlowRelease = "slow-release";
 
+    /// <summary>What a feed can be.</summary>
     public static readonly IReadOnlyList<string> Forms = [Powder, Liquid, SlowRelease];
 
     /// <summary>Grams of salts in a liquid for each gram of what its label declares.</summary>

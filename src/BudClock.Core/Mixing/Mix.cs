@@ -20,7 +20,9 @@ public sealed record Mix(IReadOnlyList<(Water Water, double Litres)> Waters, IRe
     public double? Cost =>
         Doses.Any(dose => dose.Feed.PricePerKg is not null) ? Doses.Sum(dose => dose.Grams / 1000 * (dose.Feed.PricePerKg ?? 0)) : null;
 
-    /// <summary>How far a measurement is from a prediction, as a share of it, above 0 is stronger; null where next to nothing was predicted.</summary>
+    /// <summary>
+    /// How far a measurement is from a prediction, as a share of it, above 0 is stronger; null where next to nothing was predicted.
+    /// </summary>
     public static double? Off(double measuredPpm, double predictedPpm) =>
         predictedPpm >= SurePpm ? (measuredPpm - predictedPpm) / predictedPpm : null;
 

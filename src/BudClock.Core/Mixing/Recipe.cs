@@ -5,14 +5,22 @@ namespace BudClock.Core.Mixing;
 /// <summary>Rule F1: the bottles that cover a mixed collection.</summary>
 public static class Bottles
 {
+    /// <summary>Water without feed.</summary>
     public const string Plain = "plain";
+
+    /// <summary>For plants in spike or bloom.</summary>
     public const string Bloom = "bloom";
+
+    /// <summary>For plants in growth.</summary>
     public const string Growth = "growth";
+
+    /// <summary>For plants with few roots.</summary>
     public const string Recovery = "recovery";
 
     /// <summary>Rule F8: a mist for the leaves of carnivores, never for their medium.</summary>
     public const string Leaf = "leaf";
 
+    /// <summary>All bottles.</summary>
     public static readonly IReadOnlyList<string> All = [Plain, Bloom, Growth, Recovery, Leaf];
 
     /// <summary>What it is for, in a few words.</summary>

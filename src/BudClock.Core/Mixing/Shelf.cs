@@ -3,21 +3,31 @@ namespace BudClock.Core.Mixing;
 /// <summary>All that stands on the mixing shelf of a garden: waters, feeds, recipes, batches, trials, and what one measures with.</summary>
 public sealed record Shelf
 {
+    /// <summary>A shelf with nothing on it.</summary>
     public static readonly Shelf Empty = new();
 
+    /// <summary>What one measures with.</summary>
     public Tools Tools { get; init; } = Tools.Usual;
+
+    /// <summary>Waters.</summary>
     public IReadOnlyList<Water> Waters { get; init; } = [];
+
+    /// <summary>Feeds.</summary>
     public IReadOnlyList<Feed> Feeds { get; init; } = [];
+
+    /// <summary>Recipes.</summary>
     public IReadOnlyList<Recipe> Recipes { get; init; } = [];
 
     /// <summary>Oldest first.</summary>
     public IReadOnlyList<Batch> Batches { get; init; } = [];
 
+    /// <summary>Trials.</summary>
     public IReadOnlyList<Trial> Trials { get; init; } = [];
 
     /// <summary>Nothing stands on it yet; what one measures with may be known.</summary>
     public bool IsBare => Waters.Count + Feeds.Count + Recipes.Count + Batches.Count + Trials.Count == 0;
 
+    /// <summary>Nothing is on it.</summary>
     public bool IsEmpty => IsBare && Tools == Tools.Usual;
 
     public Water? Water(string? code) => Waters.FirstOrDefault(water => water.Code == code);
@@ -53,7 +63,10 @@ public sealed record Shelf
     /// <summary>One litre of a recipe; null while it cannot be mixed.</summary>
     public Mix? Litre(Recipe? recipe) => recipe?.In(1, this).Mix;
 
-    /// <summary>The next free code for a batch of a recipe: the bottle's first letter, the day, and a letter where it is not the first of that day.</summary>
+    /// <summary>
+    /// The next free code for a batch of a recipe: the bottle's first letter, the day, and a letter where it is not the first of that
+    /// day.
+    /// </summary>
     public string NextBatch(Recipe recipe, DateOnly day)
     {
         var stem = FormattableString.Invariant($"{char.ToUpperInvariant(recipe.Bottle[0])}{day:yyMMdd}");

@@ -13,7 +13,10 @@ public abstract record Strength
 
     Strength() { }
 
-    /// <summary>How much of a feed gives this strength in so much water; null where the feed does not tell (no label dose, no nitrogen, an unweighed spoon).</summary>
+    /// <summary>
+    /// How much of a feed gives this strength in so much water; null where the feed does not tell (no label dose, no nitrogen, an
+    /// unweighed spoon).
+    /// </summary>
     /// <param name="litres">Above 0.</param>
     public abstract Dose? In(double litres, Feed feed);
 
@@ -28,6 +31,7 @@ public abstract record Strength
         public override string Missing(Feed feed) =>
             $"The label of {feed.Name} gives no full dose: write one, or say the strength in ppm N.";
 
+        /// <inheritdoc/>
         public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"{Of * 100:0.##} %");
     }
 
@@ -38,6 +42,7 @@ public abstract record Strength
         public override string Missing(Feed feed) =>
             $"{feed.Name} has no nitrogen: say its strength as a share of the label or as an amount.";
 
+        /// <inheritdoc/>
         public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"{Ppm:0.##} ppm N");
     }
 
@@ -57,6 +62,7 @@ public abstract record Strength
                 ? $"What does a millilitre of {feed.Name} weigh? Write its density, or a spoon's weight."
                 : $"A spoon is a volume: weigh a level teaspoon of {feed.Name} first.";
 
+        /// <inheritdoc/>
         public override string ToString() => $"{Fine(Amount)} in {Fine(Into)}";
 
         static string Fine(Quantity quantity) => string.Create(CultureInfo.InvariantCulture, $"{quantity.Value:0.######} {quantity.Unit}");

@@ -6,11 +6,19 @@ namespace BudClock.Core.Mixing;
 /// <param name="TdsPpm">Total dissolved solids, ppm on the garden's own meter scale; 0 for pure water, at most 5000.</param>
 public sealed record Water(string Name, double TdsPpm)
 {
+    /// <summary>Next to nothing dissolved in it.</summary>
     public const string Pure = "pure";
+
+    /// <summary>Rain.</summary>
     public const string Rain = "rain";
+
+    /// <summary>From the tap.</summary>
     public const string Tap = "tap";
+
+    /// <summary>From a softener.</summary>
     public const string Softened = "softened";
 
+    /// <summary>What a water can be.</summary>
     public static readonly IReadOnlyList<string> Kinds = [Pure, Rain, Tap, Softened];
 
     const double MostPpm = 5000;
@@ -50,6 +58,8 @@ public sealed record Water(string Name, double TdsPpm)
         if (Kind == Softened)
             yield return $"{Name} is softened: its lime was traded for sodium, which harms roots. Draw tap water from before the softener.";
         if (Kind is Tap or Softened && !(Measured > today.AddDays(-StaleDays)))
-            yield return $"{Name} was {(Measured is { } day ? $"last measured on {Dates.Near(day, today)}" : "never measured")}: tap water changes with the season, measure it again.";
+            yield return $"{Name} was {LastMeasured(today)}: tap water changes with the season, measure it again.";
     }
+
+    string LastMeasured(DateOnly today) => Measured is { } day ? $"last measured on {Dates.Near(day, today)}" : "never measured";
 }

@@ -30,6 +30,7 @@ public sealed class NoteReader
         tokens = [.. Tokens.Of(line, from)];
     }
 
+    /// <summary>What a note says, or what in it was not understood, with its place.</summary>
     public static ReadNote Read(string line, NoteContext context)
     {
         if (line.Length > EntryCheck.LongestText)
@@ -41,7 +42,8 @@ public sealed class NoteReader
                     new(
                         0,
                         "",
-                        $"A note holds at most {EntryCheck.LongestText} characters; this one has {line.Length}. Shorten it, or log it in parts."
+                        $"A note holds at most {EntryCheck.LongestText} characters; this one has {line.Length}. Shorten it, or log it in "
+                            + $"parts."
                     ),
                 ]
             );
@@ -316,7 +318,8 @@ public sealed class NoteReader
                         new(
                             0,
                             tag,
-                            $"\"{tag}\" has several parts that this could mean: {string.Join("; ", question.Choices.Select(c => c.Words))}. Write it for one plant at a time."
+                            $"\"{tag}\" has several parts that this could mean: "
+                                + $"{string.Join("; ", question.Choices.Select(c => c.Words))}. Write it for one plant at a time."
                         )
                     );
             }

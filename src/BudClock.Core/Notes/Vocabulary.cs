@@ -50,7 +50,8 @@ static class Vocabulary
         (RootsStarted, "roots started, roots showing, new roots showing, new roots started, roots seen, root tips showing"),
         (
             RootsAtBase,
-            "roots at base, roots at the base, roots at bottom, roots at the bottom, roots at the base of the pot, roots circling, roots turning round, roots round the pot"
+            "roots at base, roots at the base, roots at bottom, roots at the bottom, roots at the base of the pot, roots circling, roots "
+                + "turning round, roots round the pot"
         ),
         (RootsLost, "roots dead, roots rotted, roots died, lost roots, dead roots"),
         (SheathStarted, "sheath, new sheath"),

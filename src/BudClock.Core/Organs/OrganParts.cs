@@ -71,6 +71,7 @@ public static class OrganParts
 /// <summary>What a habit makes: growths or vines or leaves, spikes or lasting peduncles.</summary>
 public sealed record OrganHabit(string Shoot, string Flower)
 {
+    /// <summary>A growth and a spike.</summary>
     public static readonly OrganHabit Usual = new(Organ.Growth, Organ.Spike);
 
     /// <summary>The kind of organ that a start in this family makes.</summary>

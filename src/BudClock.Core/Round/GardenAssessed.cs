@@ -4,7 +4,9 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Round;
 
-/// <summary>Every plant of a garden that is wholly in memory, assessed on one day, with what is said of the trays and reservoirs they share.</summary>
+/// <summary>
+/// Every plant of a garden that is wholly in memory, assessed on one day, with what is said of the trays and reservoirs they share.
+/// </summary>
 public sealed class GardenAssessed
 {
     /// <summary>Assesses the plants of a garden, on as many cores as there are.</summary>

@@ -16,10 +16,13 @@ public sealed record RoundOfDay(
     IReadOnlyList<Assessment> Quiet
 )
 {
+    /// <summary>All that ask for something, urgent first.</summary>
     public IEnumerable<Assessment> AllAsking => First.Concat(Asking.SelectMany(place => place.Plants));
 
+    /// <summary>How many plants have something to do.</summary>
     public int ToDo => AllAsking.Count(a => a.Main!.Verdict is Verdict.Do);
 
+    /// <summary>How many want a look.</summary>
     public int ToLookAt => AllAsking.Count(a => a.Main!.Verdict is Verdict.Look);
 
     /// <summary>Lays out the round of one day; plants that are gone stay off it.</summary>

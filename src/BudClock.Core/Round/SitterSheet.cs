@@ -5,7 +5,10 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Round;
 
-/// <summary>What can be left to a stranger for some days: plain water on the days on which a plant is likely to ask, how much, and which plants to leave alone.</summary>
+/// <summary>
+/// What can be left to a stranger for some days: plain water on the days on which a plant is likely to ask, how much, and which plants
+/// to leave alone.
+/// </summary>
 /// <remarks>First soaks, rests, roots, feed, illness and anything that is decided by feel stay with the grower.</remarks>
 public sealed record SitterSheet(DateOnly From, DateOnly To, IReadOnlyList<SitterPlace> Places, IReadOnlyList<SitterTray> Trays)
 {

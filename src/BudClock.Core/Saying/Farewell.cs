@@ -10,7 +10,9 @@ public static class Farewell
     const int NewcomerDays = 90;
     const int SilentDays = 60;
 
-    /// <summary>Hints, the strongest evidence first; empty where the log tells nothing, and for a plant that lives or was given away.</summary>
+    /// <summary>
+    /// Hints, the strongest evidence first; empty where the log tells nothing, and for a plant that lives or was given away.
+    /// </summary>
     public static IReadOnlyList<string> Read(Plant plant, DateOnly today)
     {
         var journal = PlantJournal.UpTo(today, plant.Entries);

@@ -18,7 +18,9 @@ public sealed record OneTap(
     string? Organ = null
 );
 
-/// <summary>The entries most likely for a plant now, the likeliest first: by the act that is asked, by its phase, by the signs of its habit.</summary>
+/// <summary>
+/// The entries most likely for a plant now, the likeliest first: by the act that is asked, by its phase, by the signs of its habit.
+/// </summary>
 public static class LikelyEntries
 {
     const int Most = 9;

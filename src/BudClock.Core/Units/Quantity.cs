@@ -5,6 +5,7 @@ namespace BudClock.Core.Units;
 /// <summary>A number as the grower wrote it, with its unit. A count has no unit.</summary>
 public readonly record struct Quantity(double Value, Unit? Unit = null)
 {
+    /// <summary>What it measures; a count without a unit.</summary>
     public Dimension Dimension => Unit?.Dimension ?? Dimension.Count;
 
     /// <summary>The value in the base unit of its dimension: cm, mL, g, °C, ppm, or the bare count.</summary>

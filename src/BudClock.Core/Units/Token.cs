@@ -12,7 +12,9 @@ enum TokenKind
     Reference,
 }
 
-/// <summary>A word, a number, an ISO date, the name of an organ behind a #, or a break between observations, with its place in the line.</summary>
+/// <summary>
+/// A word, a number, an ISO date, the name of an organ behind a #, or a break between observations, with its place in the line.
+/// </summary>
 sealed record Token(TokenKind Kind, int Start, int End, string Text, double Number = 0, DateOnly Date = default)
 {
     public bool Is(string word) => Kind is TokenKind.Word && Text == word;

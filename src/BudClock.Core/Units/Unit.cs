@@ -111,7 +111,9 @@ public sealed record Unit(string Symbol, Dimension Dimension, double Factor, dou
     /// <summary>Each unit is there once, in <see cref="All"/>: the same unit is the same object.</summary>
     public bool Equals(Unit? other) => ReferenceEquals(this, other);
 
+    /// <inheritdoc/>
     public override int GetHashCode() => RuntimeHelpers.GetHashCode(this);
 
+    /// <inheritdoc/>
     public override string ToString() => Symbol;
 }

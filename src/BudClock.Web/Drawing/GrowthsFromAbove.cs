@@ -89,12 +89,14 @@ public sealed record GrowthsFromAbove(
         ];
 
     static string Say(List<Growth> growths) =>
-        string.Join(
-            ", ",
-            growths.Select(growth =>
-                $"{growth.Label}: {(growth.Cm is { } cm ? string.Create(CultureInfo.InvariantCulture, $"{cm:0.#} cm") : "not measured")}{(growth.Stopped ? ", stopped" : growth.Open ? ", growing" : "")}"
-            )
-        );
+        string.Join(", ", growths.Select(growth => $"{growth.Label}: {Size(growth)}{State(growth)}"));
+
+    static string Size(Growth growth) => growth.Cm is { } cm ? $"{cm:0.#} cm" : "not measured";
+
+    static string State(Growth growth) =>
+        growth.Stopped ? ", stopped"
+        : growth.Open ? ", growing"
+        : "";
 }
 
 /// <param name="Look">lead, bulb, back or stopped.</param>

@@ -79,7 +79,8 @@ public sealed record RootChart(
         if (projection is not null)
             return string.Create(
                 CultureInfo.InvariantCulture,
-                $"{projection.CmPerDay:0.##} cm a day ({projection.LowCmPerDay:0.##} to {projection.HighCmPerDay:0.##}). Shaded: the days on which four in five such trends arrive."
+                $"{projection.CmPerDay:0.##} cm a day ({projection.LowCmPerDay:0.##} to {projection.HighCmPerDay:0.##}). Shaded: the days "
+                    + $"on which four in five such trends arrive."
             );
         return series.Count < 3 && series[^1].Cm < need ? "A trend needs three measurements." : "";
     }

@@ -22,7 +22,8 @@ public sealed record Said(ReadNote? Note, string? Words, bool Trouble, bool CanU
     public static Said Logged(IReadOnlyList<string> tags, IReadOnlyList<EntryDraft> entries, GardenDay today) =>
         new(
             null,
-            $"Logged on {Plants(tags)}: {string.Join(", ", entries.Select(e => e.Words + (e.On == today.Day ? "" : $", {Dates.Near(e.On, today.Day)}")))}.",
+            $"Logged on {Plants(tags)}: "
+                + $"{string.Join(", ", entries.Select(e => e.Words + (e.On == today.Day ? "" : $", {Dates.Near(e.On, today.Day)}")))}.",
             false,
             true,
             tags.Count == 1 && today.Find(tags[0]) is { } plant

@@ -4,7 +4,9 @@ using static BudClock.Core.Tests.Specimens;
 
 namespace BudClock.Core.Tests.Advising;
 
-/// <summary>Journals dense in danger, for any shipped sheet: limp, wet, rotten, rootless, cold, asleep, newly come, ill, and in any order.</summary>
+/// <summary>
+/// Journals dense in danger, for any shipped sheet: limp, wet, rotten, rootless, cold, asleep, newly come, ill, and in any order.
+/// </summary>
 static class Journals
 {
     /// <summary>A plant of every shipped sheet, by a genus and a medium that lead to it.</summary>

@@ -87,7 +87,8 @@ public class WaterTests
             "3 plants in Sill tray: the tray held 2 cm 2 days ago",
             shared.Said.Single(said => said.Care is Care.FillTray).Reason
         );
-        Assert.All(new GardenAssessed(garden, Today).Plants, plant => Assert.DoesNotContain(plant.Advice, a => a.Care is Care.FillTray)); // none of them says it again
+        // None of them says it again
+        Assert.All(new GardenAssessed(garden, Today).Plants, plant => Assert.DoesNotContain(plant.Advice, a => a.Care is Care.FillTray));
     }
 
     [Fact]
@@ -186,7 +187,8 @@ public class WaterTests
             ("STR-01", "27 May, 3 Jun"),
             (place.Rows.Single().Plant.Plant.Tag, string.Join(", ", place.Rows.Single().Days.Select(Dates.Short)))
         );
-        Assert.Equal(["CLD-01", "LYC-01"], place.Leave.Select(row => row.Plant.Plant.Tag).Order()); // a first soak and a resting tuber stay with the grower
+        // A first soak and a resting tuber stay with the grower
+        Assert.Equal(["CLD-01", "LYC-01"], place.Leave.Select(row => row.Plant.Plant.Tag).Order());
     }
 
     /// <summary>Waterings, each followed by dry medium so many days later, the last of them five days before today.</summary>

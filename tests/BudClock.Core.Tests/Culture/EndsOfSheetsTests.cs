@@ -7,7 +7,9 @@ using static BudClock.Core.Tests.Specimens;
 
 namespace BudClock.Core.Tests.Culture;
 
-/// <summary>A grower may set every number of a sheet to either end of its range; nothing fails of it, and beyond it nothing is taken.</summary>
+/// <summary>
+/// A grower may set every number of a sheet to either end of its range; nothing fails of it, and beyond it nothing is taken.
+/// </summary>
 public class EndsOfSheetsTests
 {
     public static TheoryData<string> Sheets => [.. CultureSheets.Shipped.All.Select(sheet => sheet.Name)];

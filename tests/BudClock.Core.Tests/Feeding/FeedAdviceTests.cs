@@ -101,7 +101,8 @@ public class FeedAdviceTests
 
     [Fact]
     public void The_end_of_a_newcomer_s_28_days_is_a_date_that_counts_from_arrival() =>
-        Assert.Equal(Today.AddDays(28), Feed(Thirsty("Hoya carnosa", Days(0, EntryKinds.Acquired))).Due); // common practice: newcomers 28 days on plain water
+        // Common practice: newcomers 28 days on plain water
+        Assert.Equal(Today.AddDays(28), Feed(Thirsty("Hoya carnosa", Days(0, EntryKinds.Acquired))).Due);
 
     [Theory]
     [InlineData("Alocasia odora", 100, "")] // heavy feeder: full
@@ -186,7 +187,8 @@ public class FeedAdviceTests
             ],
         };
         Assert.Equal(verdict, Feed(plant, winter).Verdict);
-        Assert.Equal(Verdict.Look, Feed(plant, winter, Around with { Place = new("sill", "Sill", "indoors", 13) }).Verdict); // lamps make it summer
+        // Lamps make it summer
+        Assert.Equal(Verdict.Look, Feed(plant, winter, Around with { Place = new("sill", "Sill", "indoors", 13) }).Verdict);
     }
 
     [Fact]
@@ -294,7 +296,8 @@ public class FeedAdviceTests
             Feed(sundew with { Entries = [.. sundew.Entries, Days(3, EntryKinds.Pest, "algae on the peat")] }).Verdict
         );
         Assert.Equal(Verdict.Hold, Feed(sundew with { Entries = [Days(13, EntryKinds.Fed)] }).Verdict);
-        Assert.Equal(Bottles.Leaf, BottleChoice.Of(Assess(sundew with { Entries = [Days(5, EntryKinds.SpikeStarted)] }).Situation!).Bottle); // in spike too
+        // In spike too
+        Assert.Equal(Bottles.Leaf, BottleChoice.Of(Assess(sundew with { Entries = [Days(5, EntryKinds.SpikeStarted)] }).Situation!).Bottle);
         Assert.Equal(Verdict.Hold, Feed(sundew with { Entries = [] }).Verdict); // it does well without: nobody is nagged
     }
 

@@ -5,7 +5,9 @@ using static BudClock.Core.Tests.Specimens;
 
 namespace BudClock.Core.Tests.Formats;
 
-/// <summary>Entries as CSV, by RFC 4180: quotes, commas, line breaks; besides, byte-order marks and semicolons as spreadsheets write them.</summary>
+/// <summary>
+/// Entries as CSV, by RFC 4180: quotes, commas, line breaks; besides, byte-order marks and semicolons as spreadsheets write them.
+/// </summary>
 public class EntryCsvTests
 {
     static readonly Plant Plant = Lycaste() with { Organs = [new("s31", "spike", "2031")] };
@@ -13,8 +15,10 @@ public class EntryCsvTests
 
     [Theory]
     [InlineData("tag,on,kind,value,unit\r\nlyc-01,2031-05-20,root-length,8.5,cm\r\n", "Roots 8.5 cm")]
-    [InlineData("\uFEFFtag;on;kind;value;unit\r\nLYC-01;2031-05-20;root-length;8,5;cm\r\n", "Roots 8.5 cm")] // byte-order mark, semicolons, decimal comma
-    [InlineData("tag,on,kind,text\r\nLYC-01,20 May 2031,note,\"a \"\"good\"\" day, \r\nand dry\"\r\n", "a \"good\" day, \r\nand dry")] // RFC 4180, 2.5 to 2.7
+    // Byte-order mark, semicolons, decimal comma
+    [InlineData("\uFEFFtag;on;kind;value;unit\r\nLYC-01;2031-05-20;root-length;8,5;cm\r\n", "Roots 8.5 cm")]
+    // RFC 4180, 2.5 to 2.7
+    [InlineData("tag,on,kind,text\r\nLYC-01,20 May 2031,note,\"a \"\"good\"\" day, \r\nand dry\"\r\n", "a \"good\" day, \r\nand dry")]
     [InlineData("tag\ton\tkind\nLYC-01\t2031-05-20\tSoaked", "Soaked")] // the kind as pages say it, no last line break
     public void Is_read_as_spreadsheets_write_it(string csv, string entry)
     {

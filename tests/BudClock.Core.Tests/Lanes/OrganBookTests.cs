@@ -49,7 +49,8 @@ public class OrganBookTests
     public void With_two_spikes_a_length_asks_and_the_likelier_stands_first()
     {
         var placed = Place(TwoSpikes, Spike(15));
-        Assert.Equal(["s31b", "s31"], placed.Questions.Single().Choices.Select(choice => choice.Reference)); // 14 cm rose to 15; 40 cm did not shrink
+        // 14 cm rose to 15; 40 cm did not shrink
+        Assert.Equal(["s31b", "s31"], placed.Questions.Single().Choices.Select(choice => choice.Reference));
         Assert.Equal("spike 2031 b, 14 cm on 20 May", placed.Questions.Single().Choices[0].Words);
         Assert.Equal("s31", Place(TwoSpikes, Spike(44)).Entries.Single().Organ);
     }

@@ -26,7 +26,8 @@ public class MixingTests
         Assert.Equal(0.8301, Oxides.KInK2O, 0.0001);
     }
 
-    [Fact] // rule used in university extension bulletins (from memory): oz per 100 US gal = ppm ÷ (percent × 0.75); 200 ppm N of 20-10-20 is 13.3 oz
+    // Rule used in university extension bulletins (from memory): oz per 100 US gal = ppm ÷ (percent × 0.75); 200 ppm N of 20-10-20 is 13.3 oz
+    [Fact]
     public void Ounces_in_a_hundred_gallons_are_those_of_extension_bulletins()
     {
         var dose = Dose.ForNitrogen(new("20-10-20", 20, 10, 20), 200, 100 * Unit.Gal.Factor / 1000)!;

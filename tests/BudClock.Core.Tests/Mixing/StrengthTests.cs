@@ -189,7 +189,8 @@ public class StrengthTests
         Assert.InRange(shelf.Litre(shelf.Recipe("mist"))!.TdsPpm, 90, 110);
     }
 
-    [Fact] // NIST Handbook 44, appendix C, and SP 811: US gallon 3.785411784 L, cup 236.588 mL, teaspoon 4.929 mL, ounce 28.3495 g; metric drop 0.05 mL (common practice)
+    // NIST Handbook 44, appendix C, and SP 811: US gallon 3.785411784 L, cup 236.588 mL, teaspoon 4.929 mL, ounce 28.3495 g; metric drop 0.05 mL (common practice)
+    [Fact]
     public void Kitchen_and_laboratory_units_are_those_of_the_standards() =>
         Assert.Equal(
             (3785.411784, 236.588, 4.929, 28.3495, 4546.09, 0.05),

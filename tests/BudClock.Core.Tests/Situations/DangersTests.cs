@@ -7,7 +7,9 @@ using static BudClock.Core.Tests.Specimens;
 
 namespace BudClock.Core.Tests.Situations;
 
-/// <summary>Every danger on every shipped sheet: what is said, printed into docs/dangers.md for growers to read. Nothing on it is silent.</summary>
+/// <summary>
+/// Every danger on every shipped sheet: what is said, printed into docs/dangers.md for growers to read. Nothing on it is silent.
+/// </summary>
 public class DangersTests
 {
     /// <summary>One danger: what is written down, and what must at least be said of it.</summary>
@@ -135,13 +137,15 @@ public class DangersTests
     public void Every_danger_is_answered_on_every_sheet()
     {
         var page = new StringBuilder(
-            "# What is said of each danger, on every sheet\n\nPrinted by the tests; a danger that is not answered fails them. Each line is a plant of that sheet on 24 May at 51.5° N, with the danger in its log.\n"
+            "# What is said of each danger, on every sheet\n\nPrinted by the tests; a danger that is not answered fails them. Each line "
+                + "is a plant of that sheet on 24 May at 51.5° N, with the danger in its log.\n"
         );
         var silent = new List<string>();
         foreach (var danger in All)
         {
             page.Append(
-                $"\n## {danger.Name}\n\n{char.ToUpperInvariant(danger.Meaning[0])}{danger.Meaning[1..]}.\n\n| sheet | said | water | feed | in words |\n| --- | --- | --- | --- | --- |\n"
+                $"\n## {danger.Name}\n\n{char.ToUpperInvariant(danger.Meaning[0])}{danger.Meaning[1..]}.\n\n| sheet | said | water | feed "
+                    + $"| in words |\n| --- | --- | --- | --- | --- |\n"
             );
             foreach (var kind in Journals.Kinds)
             {
@@ -151,7 +155,8 @@ public class DangersTests
                     ?? said.Advice.FirstOrDefault(a => a.StoppedBy is not null)
                     ?? said.Advice[0];
                 page.Append(
-                    $"| {kind.Sheet} | {answer.Verdict} {answer.Care.Facts().Name} | {Of(said, Care.GiveWater)} | {Of(said, Care.Feed)} | {answer.Reason} |\n"
+                    $"| {kind.Sheet} | {answer.Verdict} {answer.Care.Facts().Name} | {Of(said, Care.GiveWater)} | {Of(said, Care.Feed)} | "
+                        + $"{answer.Reason} |\n"
                 );
                 if (danger.Answers.Length > 0 && !(answer.Asks && danger.Answers.Contains(answer.Topic)))
                     silent.Add($"{danger.Name} on {kind.Sheet}: not answered");

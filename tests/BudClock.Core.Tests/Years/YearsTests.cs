@@ -5,7 +5,9 @@ using BudClock.Core.Notes;
 
 namespace BudClock.Core.Tests.Years;
 
-/// <summary>A simulated year for every sheet, its usual course and a disturbed one: what is said at each turning point (years.txt).</summary>
+/// <summary>
+/// A simulated year for every sheet, its usual course and a disturbed one: what is said at each turning point (years.txt).
+/// </summary>
 public class YearsTests
 {
     static readonly DateOnly Last = new(2032, 1, 1);
@@ -22,7 +24,8 @@ public class YearsTests
             var assessment = Assessor.Shipped.Assess(course.Plant(logged), course.AroundOn(on), on);
             var said = assessment.Advice.Select(a => $"{a.Verdict.ToString().ToLowerInvariant()} {a.Rule}").ToList();
             var shown =
-                $"{title}, {on:yyyy-MM-dd}: expected {expected}, said {string.Join(", ", assessment.Advice.Select(a => $"{a.Verdict} {a.Rule} ({a.Reason})"))}";
+                $"{title}, {on:yyyy-MM-dd}: expected {expected}, said "
+                    + $"{string.Join(", ", assessment.Advice.Select(a => $"{a.Verdict} {a.Rule} ({a.Reason})"))}";
             if (silent)
                 Assert.True(said.All(s => !s.EndsWith(' ' + expected)), shown);
             else

@@ -107,7 +107,8 @@ public sealed class Chromium : IDisposable
                 // Out from under the fixed note line, as a person would.
                 Run("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", element);
                 Run(
-                    "const m = arguments[1]; arguments[0].addEventListener('click', () => sessionStorage.setItem('clicked', m), { capture: true })",
+                    "const m = arguments[1]; arguments[0].addEventListener('click', () => sessionStorage.setItem('clicked', m), { "
+                        + "capture: true })",
                     element,
                     mark
                 );

@@ -24,7 +24,8 @@ public class WakingPlantTests
         browser.Sees("#said", "Logged on CAL-02: Roots 10.5 cm.");
         browser.Sees(
             Row,
-            "Do Calanthe, winter-deciduous CAL-02 Roots 10.5 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light feed in it."
+            "Do Calanthe, winter-deciduous CAL-02 Roots 10.5 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light "
+                + "feed in it."
         );
         Assert.Equal("", browser.Find("#note-text").GetAttribute("value"));
 

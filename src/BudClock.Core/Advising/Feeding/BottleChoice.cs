@@ -10,11 +10,19 @@ namespace BudClock.Core.Advising.Feeding;
 /// <param name="Why">"in spike", as the beginning of a sentence.</param>
 public sealed record BottleChoice(string Bottle, string Why, string? School = null)
 {
+    /// <summary>The question which bottle a plant in spike with a growth moving gets.</summary>
     public const string BothMoving = "both-moving";
+
+    /// <summary>Its answer: the growth bottle.</summary>
     public const string OnGrowth = "growth";
+
+    /// <summary>The question whether bloom asks for a feed of its own.</summary>
     public const string BloomFeed = "bloom-feed";
+
+    /// <summary>Its answer: a balanced feed all year.</summary>
     public const string Balanced = "balanced";
 
+    /// <summary>Bottles that are chosen by hand only.</summary>
     public IReadOnlyList<OtherSchool> Others { get; init; } = [];
 
     /// <summary>Roots come first, then stress, then what shows: flowers before growth, as the schools say.</summary>
@@ -47,7 +55,9 @@ public sealed record BottleChoice(string Bottle, string Why, string? School = nu
 
     static bool Open(Situation now, LaneKind kind) => now.Open(kind);
 
-    /// <summary>The recipe the plant gets of a bottle: the one it was set to by hand, else the one on the shelf that suits it best.</summary>
+    /// <summary>
+    /// The recipe the plant gets of a bottle: the one it was set to by hand, else the one on the shelf that suits it best.
+    /// </summary>
     public static Recipe? RecipeOf(Situation now, string bottle) =>
         bottle is Bottles.Plain or Bottles.Leaf
             ? now.Around.Shelf.For(bottle, 0, double.MaxValue)

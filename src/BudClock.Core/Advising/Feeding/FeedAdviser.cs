@@ -13,6 +13,7 @@ namespace BudClock.Core.Advising.Feeding;
 /// </remarks>
 public sealed class FeedAdviser : IAdviser
 {
+    /// <summary>The question whether a plant is fed in short days.</summary>
     public const string WinterFeed = "winter-feed";
     const string AllYear = "all-year";
 
@@ -21,10 +22,13 @@ public sealed class FeedAdviser : IAdviser
 
     static readonly LaneKind[] Moving = [LaneKind.Growth, LaneKind.Roots, LaneKind.Spike, LaneKind.Bloom];
 
+    /// <inheritdoc/>
     public string Rule => "F4";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["every", "racing", "seldom", "slow-release", "day-length", "lamps"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         // Of an unknown habit nothing is ordered.
@@ -157,7 +161,8 @@ public sealed class FeedAdviser : IAdviser
                 Verdict.Look,
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"{why}: {recipe.Name} comes to {mix.TdsPpm:0} ppm, and it bears {now.Needs("F10", "tds"):0}. Mix it weaker, or with purer water."
+                    $"{why}: {recipe.Name} comes to {mix.TdsPpm:0} ppm, and it bears {now.Needs("F10", "tds"):0}. Mix it weaker, or with "
+                        + $"purer water."
                 ),
                 [
                     because,
@@ -170,7 +175,9 @@ public sealed class FeedAdviser : IAdviser
         return Say(now, bottle, Verdict.Do, $"{why}: {Bottled(now, bottle)} ({bottle.Why}).", [because]) with { Because = why };
     }
 
-    /// <summary>"growth bottle, 25 % of the label, 50 ppm N in Growth mix"; where the recipe is far from that, what it has instead.</summary>
+    /// <summary>
+    /// "growth bottle, 25 % of the label, 50 ppm N in Growth mix"; where the recipe is far from that, what it has instead.
+    /// </summary>
     static string Bottled(Situation now, BottleChoice bottle)
     {
         var recipe = BottleChoice.RecipeOf(now, bottle.Bottle);

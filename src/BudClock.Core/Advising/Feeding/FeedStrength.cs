@@ -6,12 +6,19 @@ using BudClock.Core.Mixing;
 namespace BudClock.Core.Advising.Feeding;
 
 /// <summary>Rule F3: how strong, as a share of the label's dose, and why.</summary>
-/// <remarks>Common practice: orchids and gesneriads ¼; a growing monopodial nearly ½ while roots lengthen; at each watering ½ at most; reservoirs ¼; few or stressed roots ¼; heavy feeders full.</remarks>
+/// <remarks>
+/// Common practice: orchids and gesneriads ¼; a growing monopodial nearly ½ while roots lengthen; at each watering ½ at most;
+/// reservoirs ¼; few or stressed roots ¼; heavy feeders full.
+/// </remarks>
 public sealed record FeedStrength(double Percent, string Why)
 {
+    /// <summary>The question how often it is fed.</summary>
     public const string Question = "feed-rhythm";
+
+    /// <summary>Its answer: a little at each watering.</summary>
     public const string EachWatering = "each-watering";
 
+    /// <summary>How strong the plant bears its bottle now, with the reason.</summary>
     public static FeedStrength Of(Situation now, BottleChoice bottle)
     {
         var (share, weak) = (now.Needs("F3", "share"), now.Needs("F3", "weak"));

@@ -5,15 +5,21 @@ using BudClock.Core.Mixing;
 namespace BudClock.Core.Advising.Feeding;
 
 /// <summary>Rule F8: carnivores get nothing in the medium, ever; a fine mist on the leaves at most, and none where algae grow.</summary>
-/// <remarks>Common practice: about 100 ppm every 14 days, about half an hour before lights out. They do well without; it is offered once it was begun.</remarks>
+/// <remarks>
+/// Common practice: about 100 ppm every 14 days, about half an hour before lights out. They do well without; it is offered once it was
+/// begun.
+/// </remarks>
 public sealed class LeafFeedAdviser : IAdviser
 {
     const int AlgaeDays = 60;
 
+    /// <inheritdoc/>
     public string Rule => "F8";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["tds", "every", "before-dark"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (!now.InGrowth)
@@ -53,7 +59,8 @@ public sealed class LeafFeedAdviser : IAdviser
             now.Today,
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"{because}: a fine mist of about {ppm:0} ppm on the leaves, about {now.Needs(Rule, "before-dark"):0} minutes before lights out. Nothing in the medium; stop if algae show."
+                $"{because}: a fine mist of about {ppm:0} ppm on the leaves, about {now.Needs(Rule, "before-dark"):0} minutes before "
+                    + $"lights out. Nothing in the medium; stop if algae show."
             ),
             days
         ) with

@@ -6,10 +6,13 @@ namespace BudClock.Core.Advising.Feeding;
 /// <summary>Rule F2: the end of the newcomer's 28 days is a task; the bottle it then goes to is that of its stage.</summary>
 public sealed class NewcomerEndAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "F2";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["said"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Arrival is not { IsNewcomer: false } arrival || now.Today >= arrival.Until.AddDays((int)now.Needs(Rule, "said")))

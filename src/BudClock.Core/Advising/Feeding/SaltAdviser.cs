@@ -10,10 +10,13 @@ public sealed class SaltAdviser : IAdviser
 {
     const int SeenDays = 60;
 
+    /// <inheritdoc/>
     public string Rule => "F10";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["tds", "ph-from", "ph-to"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Resting || Excess(now) is not { } salty)
@@ -26,7 +29,8 @@ public sealed class SaltAdviser : IAdviser
             now.Today,
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"{salty.What} {salty.Ppm:0} ppm {Dates.Ago(salty.On, now.Today)}, and it bears {salty.Bears:0}: flush from the top with plain water before any feed, and measure again."
+                $"{salty.What} {salty.Ppm:0} ppm {Dates.Ago(salty.On, now.Today)}, and it bears {salty.Bears:0}: flush from the top with "
+                    + $"plain water before any feed, and measure again."
             ),
             [new("dissolved solids", new(Math.Round(salty.Ppm)), new(salty.Bears), "ppm at most", true, salty.On)]
         )
@@ -36,7 +40,9 @@ public sealed class SaltAdviser : IAdviser
         };
     }
 
-    /// <summary>Salts above what its roots bear, measured in the run-off or given with a batch, and not flushed out since; null for none.</summary>
+    /// <summary>
+    /// Salts above what its roots bear, measured in the run-off or given with a batch, and not flushed out since; null for none.
+    /// </summary>
     public static (string What, double Ppm, double Bears, DateOnly On)? Excess(Situation now)
     {
         var most = now.Needs("F10", "tds");

@@ -6,12 +6,16 @@ namespace BudClock.Core.Advising.Guarding;
 /// <summary>Rule F8: nothing goes into the medium of a carnivore, ever.</summary>
 public sealed class CarnivoreGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "F8";
 
+    /// <inheritdoc/>
     public string Name => "carnivore";
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care is Care.Feed;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>
         now.Sheet.Is(Traits.Carnivore)
             ? new(

@@ -6,12 +6,16 @@ namespace BudClock.Core.Advising.Guarding;
 /// <summary>Rule V4: in nights below the sheet's limit feed stops, and water is given only by somebody who looks.</summary>
 public sealed class ColdGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "V4";
 
+    /// <inheritdoc/>
     public string Name => "cold";
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care is Care.GiveWater or Care.TopUp or Care.Feed or Care.Mist or Care.Wake or Care.PutBack;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
     {
         var temper = now.Temper;

@@ -6,12 +6,16 @@ namespace BudClock.Core.Advising.Guarding;
 /// <summary>Rule W11: while water stands in a cover pot there is enough of it.</summary>
 public sealed class CoverPotGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "W11";
 
+    /// <inheritdoc/>
     public string Name => "cover pot";
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care.GivesWater() || care is Care.Feed;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>
         CoverPotAdviser.Standing(now) is { } level
             ? new(

@@ -6,12 +6,16 @@ namespace BudClock.Core.Advising.Guarding;
 /// <summary>Rule V4: in nights that can kill it a plant gets no water at all; it comes into warmth first.</summary>
 public sealed class DangerGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "V4";
 
+    /// <inheritdoc/>
     public string Name => "danger";
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care.GivesWater() || care is Care.Wake or Care.PutBack or Care.Flush;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>
         now.Temper is { Danger: true } temper
             ? new(

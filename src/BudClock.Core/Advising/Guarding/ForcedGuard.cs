@@ -6,12 +6,16 @@ namespace BudClock.Core.Advising.Guarding;
 /// <summary>Rule F4: a forced bulb flowers on what it has stored, and a spent one has nothing to feed.</summary>
 public sealed class ForcedGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "F4";
 
+    /// <inheritdoc/>
     public string Name => "forced";
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care is Care.Feed;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>
         now.Sheet.Is(Traits.Forced)
             ? new(Verdict.Hold, "a forced bulb lives on its store", "no feed.", Condition.Known("habit", new("forced bulb"), null, null))

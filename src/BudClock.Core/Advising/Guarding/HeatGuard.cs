@@ -6,12 +6,16 @@ namespace BudClock.Core.Advising.Guarding;
 /// <summary>Rules V4 and E3: nothing is fed or repotted in heat that the plant suffers from.</summary>
 public sealed class HeatGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "V4";
 
+    /// <inheritdoc/>
     public string Name => "heat";
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care is Care.Feed or Care.Repot or Care.Divide;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
     {
         if ((now.Temper.HotNight ?? now.Temper.HotDay) is not { } hot)

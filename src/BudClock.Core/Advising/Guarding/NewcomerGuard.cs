@@ -5,12 +5,16 @@ namespace BudClock.Core.Advising.Guarding;
 /// <summary>Rule F2: plain water and no feed for the newcomer's 28 days.</summary>
 public sealed class NewcomerGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "F2";
 
+    /// <inheritdoc/>
     public string Name => "newcomer";
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care is Care.Feed or Care.Mist;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>
         now.Arrival is { IsNewcomer: true } arrival
             ? new(

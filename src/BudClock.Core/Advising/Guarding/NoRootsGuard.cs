@@ -5,12 +5,16 @@ namespace BudClock.Core.Advising.Guarding;
 /// <summary>Rules V3 and W15: without a live root water in the pot cannot be drunk, and feed only leaves salt.</summary>
 public sealed class NoRootsGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "V3";
 
+    /// <inheritdoc/>
     public string Name => "no roots";
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care.GivesWater() || care is Care.Feed;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
     {
         var roots = now.Roots;

@@ -6,12 +6,16 @@ namespace BudClock.Core.Advising.Guarding;
 /// <remarks>Cold, wet, rot and pests have guards of their own; this one asks of the place and the pot.</remarks>
 public sealed class NotHungerGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "F6";
 
+    /// <inheritdoc/>
     public string Name => "not hunger";
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care is Care.Feed;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
     {
         if (now.Journal.Of(EntryKinds.Leaves) is not [.., { Text: "pale" or "yellowing" or "limp" or "scorched" } leaves])

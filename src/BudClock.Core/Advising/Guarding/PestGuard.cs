@@ -5,12 +5,16 @@ namespace BudClock.Core.Advising.Guarding;
 /// <summary>Rule H1: a plant with pests is not fed: soft new growth is what they live on.</summary>
 public sealed class PestGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "H1";
 
+    /// <inheritdoc/>
     public string Name => "pests";
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care is Care.Feed;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>
         now.Pests is { Open: true } pests && pests.LastLook.On > now.Today.AddDays(-now.Ages.Pests)
             ? new(

@@ -6,12 +6,16 @@ namespace BudClock.Core.Advising.Guarding;
 /// <summary>Rule R2: what keeps a plant in its pot for now. An emergency (rot, wrong medium on arrival) goes ahead at any time.</summary>
 public sealed class RepotGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "R2";
 
+    /// <inheritdoc/>
     public string Name => "repot";
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care is Care.Repot or Care.Divide;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>
         RepotVeto.Reasons(now).ToList() is { Count: > 0 } reasons
             ? new(

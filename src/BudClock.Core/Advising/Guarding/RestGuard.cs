@@ -3,16 +3,23 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Guarding;
 
-/// <summary>Rule V5: a plant that rests, or goes to rest, is neither watered as in growth nor fed; where nobody wrote of a leaf, one looks first.</summary>
+/// <summary>
+/// Rule V5: a plant that rests, or goes to rest, is neither watered as in growth nor fed; where nobody wrote of a leaf, one looks
+/// first.
+/// </summary>
 /// <remarks>Each habit's own way of resting (D3, D5, W7) gives its light wettings itself; this guard leaves those through.</remarks>
 public sealed class RestGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "V5";
 
+    /// <inheritdoc/>
     public string Name => "rest";
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care is Care.GiveWater or Care.TopUp or Care.FillTray or Care.Feed or Care.Mist;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
     {
         var sleep = now.Sleep;

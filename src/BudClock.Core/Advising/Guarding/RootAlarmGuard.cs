@@ -5,12 +5,16 @@ namespace BudClock.Core.Advising.Guarding;
 /// <summary>Rule V1: limp though wet is no thirst: neither water nor feed until the roots were looked at.</summary>
 public sealed class RootAlarmGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "V1";
 
+    /// <inheritdoc/>
     public string Name => "root alarm";
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care.GivesWater() || care is Care.Feed;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>
         now.Thirst is { Kind: ThirstKind.RootAlarm } alarm
             ? new(

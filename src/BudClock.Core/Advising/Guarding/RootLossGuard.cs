@@ -7,12 +7,16 @@ namespace BudClock.Core.Advising.Guarding;
 /// <remarks>A next growth of the same size is the accepted price; strength returns with the roots.</remarks>
 public sealed class RootLossGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "F7";
 
+    /// <inheritdoc/>
     public string Name => "new roots";
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care is Care.Feed;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
     {
         var roots = now.Roots;

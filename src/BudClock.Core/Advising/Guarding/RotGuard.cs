@@ -5,14 +5,18 @@ namespace BudClock.Core.Advising.Guarding;
 /// <summary>Rule V2: while rot is open nothing is watered, fed or woken, whatever else is asked.</summary>
 public sealed class RotGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "V2";
 
+    /// <inheritdoc/>
     public string Name => "rot";
 
     public int Order => 0;
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care.GivesWater() || care is Care.Feed or Care.Mist or Care.Flush or Care.Wake or Care.PutBack;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>
         now.Rot is { Open: true } rot
             ? new(

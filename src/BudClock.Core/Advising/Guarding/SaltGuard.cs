@@ -7,12 +7,16 @@ namespace BudClock.Core.Advising.Guarding;
 /// <summary>Rule F10: where salts are above what the roots bear, a flush with plain water comes before any feed.</summary>
 public sealed class SaltGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "F10";
 
+    /// <inheritdoc/>
     public string Name => "salts";
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care is Care.Feed;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>
         SaltAdviser.Excess(now) is { } salty
             ? new(

@@ -2,15 +2,22 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Guarding;
 
-/// <summary>Rules V1 and V7: no water, and no feed in it, within two days of a medium felt wet or damp. Bog plants and reservoirs go by their level.</summary>
+/// <summary>
+/// Rules V1 and V7: no water, and no feed in it, within two days of a medium felt wet or damp. Bog plants and reservoirs go by their
+/// level.
+/// </summary>
 public sealed class WetGuard : IGuard
 {
+    /// <inheritdoc/>
     public string Rule => "V7";
 
+    /// <inheritdoc/>
     public string Name => "wet";
 
+    /// <inheritdoc/>
     public bool StandsBefore(Care care) => care is Care.GiveWater or Care.WetLightly or Care.Feed or Care.Flush;
 
+    /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
     {
         if (!now.Wetness.IsWet || now.Levels.OverWater)

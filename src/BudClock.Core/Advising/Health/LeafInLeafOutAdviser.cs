@@ -3,16 +3,22 @@ using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Advising.Health;
 
-/// <summary>Rule G4: an aroid that loses a leaf for each new one: pests, roots, rot in that order; only then light, feed, pot. At all seasons but its die-back.</summary>
+/// <summary>
+/// Rule G4: an aroid that loses a leaf for each new one: pests, roots, rot in that order; only then light, feed, pot. At all seasons
+/// but its die-back.
+/// </summary>
 public sealed class LeafInLeafOutAdviser : IAdviser
 {
     const int Days = 70;
     const int Lost = 2;
 
+    /// <inheritdoc/>
     public string Rule => "G4";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => [];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         var since = now.Today.AddDays(-Days);
@@ -28,7 +34,8 @@ public sealed class LeafInLeafOutAdviser : IAdviser
             Care.Look,
             Verdict.Look,
             now.Today,
-            $"{dropped.Count} leaves out and {come} in within ten weeks: look for pests, then at the roots, then for rot. Only then at light, feed and pot.",
+            $"{dropped.Count} leaves out and {come} in within ten weeks: look for pests, then at the roots, then for rot. Only then at "
+                + $"light, feed and pot.",
             [new("leaves lost in ten weeks", new(dropped.Count), new(Lost), null, true, dropped[^1].On)]
         )
         {

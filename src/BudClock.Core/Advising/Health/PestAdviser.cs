@@ -3,14 +3,20 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Health;
 
-/// <summary>Rule H1: pests are answered on the day they are seen, looked for again a week after each treatment, and over when two looks found none.</summary>
+/// <summary>
+/// Rule H1: pests are answered on the day they are seen, looked for again a week after each treatment, and over when two looks found
+/// none.
+/// </summary>
 /// <remarks>Treatments are by their label and local law; predators are spent after about four weeks.</remarks>
 public sealed class PestAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "H1";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["again", "predators"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Pests is not { Open: true } pests)
@@ -30,7 +36,10 @@ public sealed class PestAdviser : IAdviser
             Care.Treat,
             Verdict.Do,
             now.Today,
-            $"{Capital(pests.Words)} found {Dates.Ago(pests.Sign.On, now.Today)}{(pests.OnNewGrowth ? ", where it costs most" : "")}: set it apart, rinse them off, let it dry, and treat by the label; look again in {now.Needs(Rule, "again"):0} days until two looks are clear. Many or few, on new growth or old marks? Look at its neighbours too.{Neighbours.Words(now)}",
+            $"{Capital(pests.Words)} found {Dates.Ago(pests.Sign.On, now.Today)}{(pests.OnNewGrowth ? ", where it costs most" : "")}: "
+                + $"set it apart, rinse them off, let it dry, and treat by the label; look again in {now.Needs(Rule, "again"):0} days "
+                + $"until two looks are clear. Many or few, on new growth or old marks? Look at its neighbours "
+                + $"too.{Neighbours.Words(now)}",
             [new("pests", new("seen"), new("none"), null, true, pests.Sign.On)]
         )
         {
@@ -76,7 +85,8 @@ public sealed class PestAdviser : IAdviser
             Care.Look,
             Verdict.Look,
             now.Today,
-            $"{Capital(pests.Words)} seen {Dates.Ago(pests.LastLook.On, now.Today)}, and nobody wrote that it is over: look once, and write \"none\".",
+            $"{Capital(pests.Words)} seen {Dates.Ago(pests.LastLook.On, now.Today)}, and nobody wrote that it is over: look once, and "
+                + $"write \"none\".",
             [new("pests", new("seen"), new("none"), null, false, pests.Sign.On)]
         )
         {

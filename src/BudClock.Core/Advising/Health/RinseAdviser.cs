@@ -5,10 +5,13 @@ namespace BudClock.Core.Advising.Health;
 /// <summary>Rule H3: a preventive rinse monthly, where the sheet says so.</summary>
 public sealed class RinseAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "H3";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["every"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         // Whoever has never rinsed a plant is not asked to begin.

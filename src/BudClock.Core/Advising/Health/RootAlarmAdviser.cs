@@ -8,10 +8,13 @@ public sealed class RootAlarmAdviser : IAdviser
 {
     const int MostWetDays = 10;
 
+    /// <inheritdoc/>
     public string Rule => "V1";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["third", "forgotten"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Rot is { Open: true })
@@ -31,7 +34,8 @@ public sealed class RootAlarmAdviser : IAdviser
             Care.LookAtRoots,
             Verdict.Look,
             now.Today,
-            $"{Capital(alarm.Words)} {Dates.Ago(alarm.Sign!.On, now.Today)} although {alarm.Against}: tip it out and look at the roots. Firm and pale is sound; brown and hollow is dead, and more water would not help.",
+            $"{Capital(alarm.Words)} {Dates.Ago(alarm.Sign!.On, now.Today)} although {alarm.Against}: tip it out and look at the roots. "
+                + $"Firm and pale is sound; brown and hollow is dead, and more water would not help.",
             [
                 Condition.Known(alarm.Sign.Kind.Words.ToLowerInvariant(), new(alarm.Sign.Text!), null, alarm.Sign.On),
                 Condition.Known("water", new(alarm.Against!), null, alarm.AgainstSeen),
@@ -56,7 +60,8 @@ public sealed class RootAlarmAdviser : IAdviser
             Care.LookAtRoots,
             Verdict.Look,
             now.Today,
-            $"Still wet {days} days after it was watered: look at the roots. A pot that is too large, an old medium, or roots that do not drink.",
+            $"Still wet {days} days after it was watered: look at the roots. A pot that is too large, an old medium, or roots that do "
+                + $"not drink.",
             [Condition.Known("days wet", new(days), "days", felt.On)]
         );
     }
@@ -77,7 +82,8 @@ public sealed class RootAlarmAdviser : IAdviser
             Care.LookAtRoots,
             Verdict.Look,
             now.Today,
-            $"{Capital(now.Thirst.Words)} {Dates.Ago(sign.On, now.Today)} although the medium was {wet.Text}, and nobody wrote of its roots: look at them.",
+            $"{Capital(now.Thirst.Words)} {Dates.Ago(sign.On, now.Today)} although the medium was {wet.Text}, and nobody wrote of its "
+                + $"roots: look at them.",
             [
                 Condition.Known(sign.Kind.Words.ToLowerInvariant(), new(sign.Text!), null, sign.On),
                 Condition.Known("medium", new(wet.Text!), null, wet.On),

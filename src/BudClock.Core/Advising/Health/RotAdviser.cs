@@ -4,13 +4,18 @@ using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Advising.Health;
 
-/// <summary>Rules V2 and H2: rot is an emergency on every habit at any season, from the day it is found through dated looks to all clear.</summary>
+/// <summary>
+/// Rules V2 and H2: rot is an emergency on every habit at any season, from the day it is found through dated looks to all clear.
+/// </summary>
 public sealed class RotAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "V2";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["look-first", "look-second", "look-last"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Rot is not { } rot)
@@ -31,7 +36,9 @@ public sealed class RotAdviser : IAdviser
             Care.CutOut,
             Verdict.Do,
             now.Today,
-            $"{Capital(rot.Words)} {Dates.Ago(rot.Sign.On, now.Today)}: act today. Set it apart, take it out of {rest}, cut to firm tissue with a clean blade and save {now.Sheet.Rescue}; dust the cut and let it dry. Repot when it has dried.{roots} No water, no feed.{Neighbours.Words(now)}",
+            $"{Capital(rot.Words)} {Dates.Ago(rot.Sign.On, now.Today)}: act today. Set it apart, take it out of {rest}, cut to firm "
+                + $"tissue with a clean blade and save {now.Sheet.Rescue}; dust the cut and let it dry. Repot when it has dried.{roots} "
+                + $"No water, no feed.{Neighbours.Words(now)}",
             [
                 new(rot.Words, new("seen"), new("firm"), null, true, rot.Sign.On),
                 .. now.Around.Neighbours.Count > 0

@@ -3,15 +3,21 @@ using BudClock.Core.Evidence;
 namespace BudClock.Core.Advising.Health;
 
 /// <summary>Rule G3: a new growth that itself sprouts before it is finished is a sign of stress.</summary>
-/// <remarks>Common practice: water, humid air at the base, nitrogen or balanced feed, ¼ strength with few roots, no bloom feed; one may be given up.</remarks>
+/// <remarks>
+/// Common practice: water, humid air at the base, nitrogen or balanced feed, ¼ strength with few roots, no bloom feed; one may be given
+/// up.
+/// </remarks>
 public sealed class TwoGrowthsAdviser : IAdviser
 {
     const int SaidForDays = 60;
 
+    /// <inheritdoc/>
     public string Rule => "G3";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => [];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (Open(now) is not { } open || now.Journal.Of(EntryKinds.Looked).Any(e => e.On >= open.Young.From))
@@ -28,7 +34,9 @@ public sealed class TwoGrowthsAdviser : IAdviser
             Care.Look,
             Verdict.Look,
             now.Today,
-            $"Growth {Label(now, young.Organ)} sprouted from {Label(now, parent.Organ)}, which is not finished: a sign of stress. Keep the base humid, feed nitrogen or balanced (¼ with few roots), no bloom feed. One of the two may be given up; that is normal.",
+            $"Growth {Label(now, young.Organ)} sprouted from {Label(now, parent.Organ)}, which is not finished: a sign of stress. Keep "
+                + $"the base humid, feed nitrogen or balanced (¼ with few roots), no bloom feed. One of the two may be given up; that is "
+                + $"normal.",
             conditions
         )
         {

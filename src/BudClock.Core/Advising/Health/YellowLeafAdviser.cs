@@ -4,16 +4,22 @@ using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Advising.Health;
 
-/// <summary>Rule G7: one old yellow leaf is age; several, or several that fall within days, ask for a look at the roots. On a bog plant an old leaf is age.</summary>
+/// <summary>
+/// Rule G7: one old yellow leaf is age; several, or several that fall within days, ask for a look at the roots. On a bog plant an old
+/// leaf is age.
+/// </summary>
 public sealed class YellowLeafAdviser : IAdviser
 {
     const int FastDays = 14;
     const int Several = 2;
 
+    /// <inheritdoc/>
     public string Rule => "G7";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => [];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Sleep.Kind is not SleepKind.None || now.Rot is { Open: true } || Declines(now))

@@ -11,10 +11,13 @@ public sealed class MeasureAdviser : IAdviser
 {
     const int GivenUpDays = 28; // what was not measured for four weeks is not being followed
 
+    /// <inheritdoc/>
     public string Rule => "K3";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["every"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (Next(now) is not { } next)

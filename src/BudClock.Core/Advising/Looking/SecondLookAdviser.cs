@@ -22,10 +22,13 @@ public sealed class SecondLookAdviser : IAdviser
         EntryKinds.Repotted,
     ];
 
+    /// <inheritdoc/>
     public string Rule => "K4";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["water-from", "water-to", .. SecondLooks.Thresholds];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (SecondLooks.Afternoon(now) is { } afternoon)
@@ -112,7 +115,8 @@ public sealed class SecondLookAdviser : IAdviser
             Care.Compare,
             Verdict.Look,
             now.Today,
-            $"Bulbs {(after.Value == "worse" ? "are worse" : $"still {(after.Value == "same" ? "the same" : after.Value)}")} {after.On.DayNumber - water.On.DayNumber} days after the first water: look at the roots.",
+            $"Bulbs {(after.Value == "worse" ? "are worse" : $"still {(after.Value == "same" ? "the same" : after.Value)}")} "
+                + $"{after.On.DayNumber - water.On.DayNumber} days after the first water: look at the roots.",
             conditions
         );
     }

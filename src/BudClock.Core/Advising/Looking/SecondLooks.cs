@@ -13,6 +13,7 @@ public sealed record SecondLook(Entry Change, DateOnly From, DateOnly To, string
 /// <param name="Organ">The organ that is measured; null for a state of the plant.</param>
 public sealed record BeforeNow(string Name, EntryKind Kind, string? Organ, Fact? Before, DateOnly? BeforeOn, Fact? Now, DateOnly? NowOn)
 {
+    /// <summary>Unit of both numbers.</summary>
     public string? Unit => Kind.Measure is null ? null : "cm";
 }
 
@@ -58,18 +59,14 @@ public static class SecondLooks
             || now.Journal.Of(Leaves).Any(e => now.Journal.IsAfter(e, water))
         )
             return null;
-        var when = water.On == now.Today ? "it should be firm within about two hours" : "is it firm again?";
+        var when = water.On == now.Today ? "it should be firm within about two hours." : "is it firm again?";
         return new(
             Topics.SecondLook,
             "K4",
             Care.Look,
             Verdict.Look,
             now.Today,
-            $"Leaves were {limp.Text}, and it was watered {Dates.Ago(water.On, now.Today)}: {when} Limp the next day means the roots.".Replace(
-                "hours Limp",
-                "hours. Limp",
-                StringComparison.Ordinal
-            ),
+            $"Leaves were {limp.Text}, and it was watered {Dates.Ago(water.On, now.Today)}: {when} Limp the next day means the roots.",
             [Condition.Known("leaves before", new(limp.Text), null, limp.On), Condition.Sign("leaves firm", null)]
         )
         {

@@ -3,15 +3,20 @@ using BudClock.Core.Measuring;
 
 namespace BudClock.Core.Advising.Looking;
 
-/// <summary>Rule K3: an organ that does not rise where an earlier rate said it would is a look; a slow one is said and left alone.</summary>
+/// <summary>
+/// Rule K3: an organ that does not rise where an earlier rate said it would is a look; a slow one is said and left alone.
+/// </summary>
 public sealed class StalledAdviser : IAdviser
 {
     const int FollowedDays = 28;
 
+    /// <inheritdoc/>
     public string Rule => "K3";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["every"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         foreach (var series in now.Series.Where(s => s.Moves && s.Last.On > now.Today.AddDays(-FollowedDays)))

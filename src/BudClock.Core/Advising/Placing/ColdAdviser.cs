@@ -4,13 +4,19 @@ using BudClock.Core.Evidence;
 namespace BudClock.Core.Advising.Placing;
 
 /// <summary>Rule E4: into warmth before a forecast night below the sheet's minimum, or after a measured one.</summary>
-/// <remarks>A night that can kill orders; one that is only too cool to grow asks, and only out of doors. A forecast of the weather is not a heated room's.</remarks>
+/// <remarks>
+/// A night that can kill orders; one that is only too cool to grow asks, and only out of doors. A forecast of the weather is not a
+/// heated room's.
+/// </remarks>
 public sealed class ColdAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "E4";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => [];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         var temper = now.Temper;
@@ -26,7 +32,8 @@ public sealed class ColdAdviser : IAdviser
         Say(
             Verdict.Do,
             now.Today,
-            $"A night was {Degrees(night.Value)} {Dates.Ago(night.On, now.Today)}, and below {Degrees(now.Temper.DangerC)} it is in danger: find it a warmer place today. No water in the cold.",
+            $"A night was {Degrees(night.Value)} {Dates.Ago(night.On, now.Today)}, and below {Degrees(now.Temper.DangerC)} it is in "
+                + $"danger: find it a warmer place today. No water in the cold.",
             new("coolest night", new(night.Value), new(now.Temper.DangerC), "°C", true, night.On)
         ) with
         {
@@ -37,7 +44,8 @@ public sealed class ColdAdviser : IAdviser
         Say(
             Verdict.Do,
             frost.On,
-            $"The night of {Dates.Short(frost.On)} is forecast at {Degrees(frost.MinC!.Value)}, and below {Degrees(now.Temper.DangerC)} it is in danger: bring it in before.",
+            $"The night of {Dates.Short(frost.On)} is forecast at {Degrees(frost.MinC!.Value)}, and below {Degrees(now.Temper.DangerC)} "
+                + $"it is in danger: bring it in before.",
             new("forecast night", new(frost.MinC.Value), new(now.Temper.DangerC), "°C", true, frost.On)
         );
 
@@ -46,14 +54,16 @@ public sealed class ColdAdviser : IAdviser
             ? Say(
                 Verdict.Look,
                 now.Today,
-                $"Nights are down to {Degrees(now.Temper.Night!.Value)}; below {Degrees(now.Temper.FeedC)} it does not grow: is it better off indoors for now?",
+                $"Nights are down to {Degrees(now.Temper.Night!.Value)}; below {Degrees(now.Temper.FeedC)} it does not grow: is it "
+                    + $"better off indoors for now?",
                 new("coolest night", new(now.Temper.Night.Value), new(now.Temper.FeedC), "°C", false, now.Temper.Night.On)
             )
         : now.Temper.CoolAhead is { } cool
             ? Say(
                 Verdict.Look,
                 cool.On,
-                $"The night of {Dates.Short(cool.On)} is forecast at {Degrees(cool.MinC!.Value)}; below {Degrees(now.Temper.FeedC)} it does not grow: have a place indoors ready.",
+                $"The night of {Dates.Short(cool.On)} is forecast at {Degrees(cool.MinC!.Value)}; below {Degrees(now.Temper.FeedC)} it "
+                    + $"does not grow: have a place indoors ready.",
                 new("forecast night", new(cool.MinC.Value), new(now.Temper.FeedC), "°C", false, cool.On)
             )
         : null;

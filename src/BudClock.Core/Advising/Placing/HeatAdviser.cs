@@ -3,13 +3,19 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Placing;
 
-/// <summary>Rule E3: for cool growers nights that stay warm are the danger; for others days of heat, one after another. Warned of before, from the forecast.</summary>
+/// <summary>
+/// Rule E3: for cool growers nights that stay warm are the danger; for others days of heat, one after another. Warned of before, from
+/// the forecast.
+/// </summary>
 public sealed class HeatAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "E3";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => [];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         var (temper, limits) = (now.Temper, now.Sheet.Rule("V4")!);
@@ -17,21 +23,24 @@ public sealed class HeatAdviser : IAdviser
             yield return Say(
                 Verdict.Do,
                 now.Today,
-                $"The last night stayed at {Degrees(night.Value)}, and warm nights are what kills it: cool it now. Shade, open by night, wet the floor, the coolest corner.",
+                $"The last night stayed at {Degrees(night.Value)}, and warm nights are what kills it: cool it now. Shade, open by night, "
+                    + $"wet the floor, the coolest corner.",
                 Limit("warm night", night.Value, limits.Find("hot-night")!.Value, night.On)
             );
         else if (temper.WarmNightAhead is { } ahead)
             yield return Say(
                 Verdict.Look,
                 ahead.On,
-                $"Nights of {Degrees(ahead.MinC!.Value)} are forecast from {Dates.Short(ahead.On)}; above {Degrees(limits.Find("hot-night")!.Value)} it suffers: have the coolest place ready.",
+                $"Nights of {Degrees(ahead.MinC!.Value)} are forecast from {Dates.Short(ahead.On)}; above "
+                    + $"{Degrees(limits.Find("hot-night")!.Value)} it suffers: have the coolest place ready.",
                 Limit("forecast night", ahead.MinC.Value, limits.Find("hot-night")!.Value, ahead.On)
             );
         else if (temper.HotDay is { } day)
             yield return Say(
                 Verdict.Look,
                 now.Today,
-                $"Days are up to {Degrees(day.Value)}; above {Degrees(limits.Find("hot-day")!.Value)} for days it suffers from heat: shade, air, a cooler place.",
+                $"Days are up to {Degrees(day.Value)}; above {Degrees(limits.Find("hot-day")!.Value)} for days it suffers from heat: "
+                    + $"shade, air, a cooler place.",
                 Limit("hot day", day.Value, limits.Find("hot-day")!.Value, day.On)
             );
     }

@@ -8,10 +8,13 @@ public sealed class HumidityAdviser : IAdviser
 {
     const int Days = 3;
 
+    /// <inheritdoc/>
     public string Rule => "E7";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["humid-from"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         var least = now.Needs(Rule, "humid-from");
@@ -25,7 +28,8 @@ public sealed class HumidityAdviser : IAdviser
             now.Today,
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"The air has been at {humidity.Value:0} % humidity, and it likes {least:0} % or more: stand it closer to others, over wet pebbles, or mist the air around it."
+                $"The air has been at {humidity.Value:0} % humidity, and it likes {least:0} % or more: stand it closer to others, over "
+                    + $"wet pebbles, or mist the air around it."
             ),
             [Condition.AtLeast("humidity", humidity, least, "%")]
         );

@@ -8,10 +8,13 @@ public sealed class LightAdviser : IAdviser
 {
     const int MovedDays = 28;
 
+    /// <inheritdoc/>
     public string Rule => "G5";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => [];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Journal.Of(EntryKinds.Leaves).LastOrDefault(e => e.Text is "scorched" or "pale" or "firm") is not { } leaves)
@@ -50,7 +53,8 @@ public sealed class LightAdviser : IAdviser
             Care.Shelter,
             Verdict.Do,
             now.Today,
-            $"Leaves scorched {Dates.Ago(leaves.On, now.Today)}{(moved is null ? "" : ", after its move")}: out of the sun today, into shade.{never}",
+            $"Leaves scorched {Dates.Ago(leaves.On, now.Today)}{(moved is null ? "" : ", after its move")}: out of the sun today, into "
+                + $"shade.{never}",
             [seen]
         );
     }
@@ -63,8 +67,10 @@ public sealed class LightAdviser : IAdviser
             Verdict.Look,
             now.Today,
             moved is not null
-                ? $"Leaves pale {Dates.Ago(leaves.On, now.Today)}, after a move: into more sun? Then less light. Into a dim place? Then more, in steps of a week, up to {now.Sheet.Light.Words()}."
-                : $"Leaves pale {Dates.Ago(leaves.On, now.Today)}: new leaves in a dim place ask for more light, in steps of a week, up to {now.Sheet.Light.Words()}; bleached ones in sun for less. Which is it?",
+                ? $"Leaves pale {Dates.Ago(leaves.On, now.Today)}, after a move: into more sun? Then less light. Into a dim place? Then "
+                    + $"more, in steps of a week, up to {now.Sheet.Light.Words()}."
+                : $"Leaves pale {Dates.Ago(leaves.On, now.Today)}: new leaves in a dim place ask for more light, in steps of a week, up "
+                    + $"to {now.Sheet.Light.Words()}; bleached ones in sun for less. Which is it?",
             [seen]
         );
 }

@@ -3,16 +3,22 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Placing;
 
-/// <summary>Rule E8: out of doors, what comes from indoors gets sun in steps of a week up to its light class; what rests, or wakes without roots, is kept from rain.</summary>
+/// <summary>
+/// Rule E8: out of doors, what comes from indoors gets sun in steps of a week up to its light class; what rests, or wakes without
+/// roots, is kept from rain.
+/// </summary>
 public sealed class ShelterAdviser : IAdviser
 {
     const int Steps = 3;
     const int NewsDays = 14;
 
+    /// <inheritdoc/>
     public string Rule => "E8";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["step"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (!now.Around.Outdoors)
@@ -34,7 +40,8 @@ public sealed class ShelterAdviser : IAdviser
             Care.Shelter,
             news ? Verdict.Look : Verdict.Hold,
             now.Today,
-            $"It stands out of doors and {(now.DryRest.Waking ? "waits dry for its first water" : "rests")}: is it under cover? Keep rain off it.",
+            $"It stands out of doors and {(now.DryRest.Waking ? "waits dry for its first water" : "rests")}: is it under cover? Keep "
+                + $"rain off it.",
             [new("under cover from rain", null, new("yes"), null, false, newest)]
         );
     }
@@ -50,14 +57,17 @@ public sealed class ShelterAdviser : IAdviser
             return Say(
                 Verdict.Look,
                 now.Today,
-                $"Moved into full sun {Dates.Ago(moved.On, now.Today)}, straight from indoors? Shade it from noon sun first{(light is LightClass.FullSun ? ", then a step more each week" : $"; it bears {light.Words()} at most")}. No dome or bag over it in the sun.",
+                $"Moved into full sun {Dates.Ago(moved.On, now.Today)}, straight from indoors? Shade it from noon sun "
+                    + $"first{(light is LightClass.FullSun ? ", then a step more each week" : $"; it bears {light.Words()} at most")}. "
+                    + $"No dome or bag over it in the sun.",
                 condition
             );
         if (light <= LightClass.Bright)
             return Say(
                 Verdict.Hold,
                 moved.On.AddDays(step * Steps),
-                $"Moved out {Dates.Ago(moved.On, now.Today)}: it stays in {light.Words()}, out of wind. No dome or bag over it where the sun comes.",
+                $"Moved out {Dates.Ago(moved.On, now.Today)}: it stays in {light.Words()}, out of wind. No dome or bag over it where the "
+                    + $"sun comes.",
                 condition
             );
         var now_ =
@@ -68,7 +78,8 @@ public sealed class ShelterAdviser : IAdviser
         return Say(
             Verdict.Hold,
             moved.On.AddDays(((days / step) + 1) * step),
-            $"Moved out {Dates.Ago(moved.On, now.Today)}: {now_} for now, a step more each week up to {light.Words()}. No dome or bag over it in the sun.",
+            $"Moved out {Dates.Ago(moved.On, now.Today)}: {now_} for now, a step more each week up to {light.Words()}. No dome or bag "
+                + $"over it in the sun.",
             condition
         );
     }

@@ -5,10 +5,13 @@ namespace BudClock.Core.Advising.Placing;
 /// <summary>Rule E6: hanging and window plants are turned a quarter weekly, where the sheet says so; never in bud (B11).</summary>
 public sealed class TurnAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "E6";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["every"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         // Whoever has never turned a plant is not asked to begin.

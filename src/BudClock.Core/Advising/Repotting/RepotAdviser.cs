@@ -14,10 +14,13 @@ public sealed class RepotAdviser : IAdviser
 {
     const int RecentDays = 120;
 
+    /// <inheritdoc/>
     public string Rule => "R1";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["open", "late", "medium"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (
@@ -114,7 +117,8 @@ public sealed class RepotAdviser : IAdviser
                 Verdict.Hold,
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"{wanted.Words}, but roots of {length.Cm:0.#} cm are likely to break: the window is missed, tide over to the next growth."
+                    $"{wanted.Words}, but roots of {length.Cm:0.#} cm are likely to break: the window is missed, tide over to the next "
+                        + $"growth."
                 ),
                 wanted.Evidence,
                 new("new roots", new(length.Cm), new(open), "cm at most", false, length.On)

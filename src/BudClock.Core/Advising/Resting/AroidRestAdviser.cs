@@ -6,10 +6,13 @@ namespace BudClock.Core.Advising.Resting;
 /// <summary>Rule D5: a leafless corm aroid keeps a little water and is never bone dry; no feed; it is back in spring.</summary>
 public sealed class AroidRestAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "D5";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["every"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Rest is not { Lifted: false } rest || now.Levels.OverWater)

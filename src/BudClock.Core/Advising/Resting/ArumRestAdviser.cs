@@ -2,20 +2,27 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Resting;
 
-/// <summary>Rule D8: after bloom an arum lily has leaves only, and dies down. Watered on, watered until then, or rested dry: schools differ. Not dead.</summary>
+/// <summary>
+/// Rule D8: after bloom an arum lily has leaves only, and dies down. Watered on, watered until then, or rested dry: schools differ. Not
+/// dead.
+/// </summary>
 public sealed class ArumRestAdviser : IAdviser
 {
+    /// <summary>The question how an arum lily passes its rest.</summary>
     public const string Question = "after-bloom";
     const string DryRest = "dry-rest";
     const string AsNormal = "water-as-normal";
 
+    /// <inheritdoc/>
     public string Rule => "D8";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => [];
 
     /// <summary>The school that waters on through die-down and sleep.</summary>
     public static bool WateredOn(Situation now) => now.Sheet.Rule("D8") is not null && now.School(Question)?.Chosen.Name == AsNormal;
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.School(Question) is not { } school)
@@ -29,7 +36,8 @@ public sealed class ArumRestAdviser : IAdviser
                 Care.GiveWater,
                 Verdict.Hold,
                 null,
-                $"Bloom over {Dates.Near(over, now.Today)}: rested dry in the pot until it shoots. Not dead; it may sleep for three to five months.",
+                $"Bloom over {Dates.Near(over, now.Today)}: rested dry in the pot until it shoots. Not dead; it may sleep for three to "
+                    + $"five months.",
                 [Condition.Sign("bloom over", over)]
             )
             {
@@ -49,7 +57,8 @@ public sealed class ArumRestAdviser : IAdviser
                 Care.WetLightly,
                 now.Wetness.IsWet ? Verdict.Hold : Verdict.Look,
                 now.Today,
-                "Died down, and watered on as usual: feel that the medium is damp, not wet. Not dead; it may sleep for three to five months.",
+                "Died down, and watered on as usual: feel that the medium is damp, not wet. Not dead; it may sleep for three to five "
+                    + "months.",
                 [seen]
             )
             : new(
@@ -58,7 +67,8 @@ public sealed class ArumRestAdviser : IAdviser
                 Care.GiveWater,
                 Verdict.Hold,
                 null,
-                $"Died down since {Dates.Near(rest.Since, now.Today)}: dry until it shoots. Not dead; it may sleep for three to five months.",
+                $"Died down since {Dates.Near(rest.Since, now.Today)}: dry until it shoots. Not dead; it may sleep for three to five "
+                    + $"months.",
                 [seen]
             )
             {

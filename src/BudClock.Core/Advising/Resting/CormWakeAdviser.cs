@@ -9,10 +9,13 @@ public sealed class CormWakeAdviser : IAdviser
 {
     const int PatientDays = 180;
 
+    /// <inheritdoc/>
     public string Rule => "V3";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => [];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Sheet.Rule("D4") is not null || !(now.Sheet.Is(Traits.Corms) || now.Plant.Origin == "corm"))
@@ -31,7 +34,8 @@ public sealed class CormWakeAdviser : IAdviser
                 Care.LeaveAlone,
                 Verdict.Hold,
                 planted.On.AddDays(PatientDays),
-                $"Planted {Dates.Ago(planted.On, now.Today)}: a corm takes weeks to months, often until spring. No shoot yet is normal; warm, closed and humid.",
+                $"Planted {Dates.Ago(planted.On, now.Today)}: a corm takes weeks to months, often until spring. No shoot yet is normal; "
+                    + $"warm, closed and humid.",
                 [since]
             )
             : new(

@@ -3,13 +3,19 @@ using BudClock.Core.Evidence;
 namespace BudClock.Core.Advising.Resting;
 
 /// <summary>Rule D2: a tuber's leaves die back: out of the rain, less light, less water, until the last is gone.</summary>
-/// <remarks>Common practice: most leaves yellow in about 10 days and are gone in about 5 weeks. Two leaves in the season, or the grower's order, begin it; one is age.</remarks>
+/// <remarks>
+/// Common practice: most leaves yellow in about 10 days and are gone in about 5 weeks. Two leaves in the season, or the grower's order,
+/// begin it; one is age.
+/// </remarks>
 public sealed class DieBackAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "D2";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["yellow", "gone"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Sleep is not { Kind: SleepKind.Going, Since: { } first })

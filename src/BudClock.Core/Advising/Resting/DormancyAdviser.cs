@@ -13,10 +13,13 @@ public sealed class DormancyAdviser : IAdviser
     const int AskedForDays = 28;
     const int FeltBeforeDays = 3;
 
+    /// <inheritdoc/>
     public string Rule => "D1";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["day-length", "fast"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Rot is { Open: true })
@@ -91,7 +94,7 @@ public sealed class DormancyAdviser : IAdviser
                 Care.LookAtRoots,
                 Verdict.Look,
                 now.Today,
-                $"{(inSeason ? "All leaves went quickly" : now.Daylight.Tells ? "This is not its season to rest" : "Whether this is its season is not known here")}: look at the roots and the stem before you let it dry.",
+                $"{Doubt(now, inSeason)}: look at the roots and the stem before you let it dry.",
                 conditions
             );
         return Felt(now, gone.On) is null
@@ -125,7 +128,14 @@ public sealed class DormancyAdviser : IAdviser
             ? new("base or tuber", new("firm"), new("firm"), null, true, felt.On)
             : null;
 
-    /// <summary>Days from the first leaf that went to the last: all at once is a warning; null where nobody wrote down how they went.</summary>
+    static string Doubt(Situation now, bool inSeason) =>
+        inSeason ? "All leaves went quickly"
+        : now.Daylight.Tells ? "This is not its season to rest"
+        : "Whether this is its season is not known here";
+
+    /// <summary>
+    /// Days from the first leaf that went to the last: all at once is a warning; null where nobody wrote down how they went.
+    /// </summary>
     Condition? Speed(Situation now, Entry gone)
     {
         var first = now

@@ -7,10 +7,13 @@ namespace BudClock.Core.Advising.Resting;
 /// <remarks>Common practice: 4 to 10 °C.</remarks>
 public sealed class HeldBackAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "D10";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["cool", "warm"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Rest?.Stored is not { } stored)
@@ -39,7 +42,8 @@ public sealed class HeldBackAdviser : IAdviser
             now.Today,
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"Its store is at {night.Value:0.#} °C; bulbs held back want {span}. Find it a {(night.Value > warm ? "cooler" : "warmer")} shelf."
+                $"Its store is at {night.Value:0.#} °C; bulbs held back want {span}. Find it a "
+                    + $"{(night.Value > warm ? "cooler" : "warmer")} shelf."
             ),
             [new("coolest night in the store", new(night.Value), new(span), "°C", false, night.On)]
         );

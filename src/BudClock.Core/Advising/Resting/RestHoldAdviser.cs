@@ -2,15 +2,20 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Resting;
 
-/// <summary>Rule D9 for any rest that no rule of its own keeps: dry until the plant itself shows that it wakes, whatever the date says.</summary>
+/// <summary>
+/// Rule D9 for any rest that no rule of its own keeps: dry until the plant itself shows that it wakes, whatever the date says.
+/// </summary>
 public sealed class RestHoldAdviser : IAdviser
 {
     static readonly string[] Own = ["D3", "D5", "D6", "D8", "D10", "W7"];
 
+    /// <inheritdoc/>
     public string Rule => "D9";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => [];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Rest is not { } rest || now.DryRest.Asleep || Own.Any(rule => now.Sheet.Rule(rule) is not null))

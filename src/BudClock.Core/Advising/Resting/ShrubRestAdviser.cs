@@ -4,7 +4,10 @@ using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Advising.Resting;
 
-/// <summary>Rule D6: a leafless succulent shrub stays dry and warm through winter, and drinks again when it is moved out in spring and nights are warm enough.</summary>
+/// <summary>
+/// Rule D6: a leafless succulent shrub stays dry and warm through winter, and drinks again when it is moved out in spring and nights
+/// are warm enough.
+/// </summary>
 /// <remarks>
 /// Neither a warm day in winter nor a date nor a move indoors in autumn is the signal. If repotted, it was 30 to 60 days before that
 /// first water.
@@ -13,10 +16,13 @@ public sealed class ShrubRestAdviser : IAdviser
 {
     const double SpringHours = 11.5;
 
+    /// <inheritdoc/>
     public string Rule => "D6";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["repot-from"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Rest is not { Lifted: false } rest)
@@ -41,7 +47,8 @@ public sealed class ShrubRestAdviser : IAdviser
             Care.GiveWater,
             Verdict.Hold,
             rest.Wakes,
-            $"Leafless since {Dates.Near(rest.Since, now.Today)}: dry and warm, however warm a winter's day is. It drinks again when it moves out in spring{about}.",
+            $"Leafless since {Dates.Near(rest.Since, now.Today)}: dry and warm, however warm a winter's day is. It drinks again when it "
+                + $"moves out in spring{about}.",
             [new("moved out in spring", null, new("seen"), null, false, null)]
         )
         {
@@ -49,7 +56,10 @@ public sealed class ShrubRestAdviser : IAdviser
         };
     }
 
-    /// <summary>A move while days lengthen towards summer; one in autumn or winter goes indoors. Where day length tells nothing, one that says "out".</summary>
+    /// <summary>
+    /// A move while days lengthen towards summer; one in autumn or winter goes indoors. Where day length tells nothing, one that says
+    /// "out".
+    /// </summary>
     static Entry? MovedOut(Situation now, RestState rest) =>
         now.Journal.Of(Moved).FirstOrDefault(e => e.On > rest.Since && IsSpring(now, e));
 
@@ -98,7 +108,8 @@ public sealed class ShrubRestAdviser : IAdviser
                 Care.WetLightly,
                 Verdict.Look,
                 now.Today,
-                $"{because}: the first water, once nights are {nights.Need!.Value.Number:0.#} °C or more. None is known here from the last week.",
+                $"{because}: the first water, once nights are {nights.Need!.Value.Number:0.#} °C or more. None is known here from the "
+                    + $"last week.",
                 [out_, nights]
             );
         return nights.Met
@@ -120,9 +131,8 @@ public sealed class ShrubRestAdviser : IAdviser
                 Care.WetLightly,
                 Verdict.Hold,
                 null,
-                FormattableString.Invariant(
-                    $"{because}, but nights are down to {now.CoolestNightC.Value:0.#} °C: no first water before they are {nights.Need!.Value.Number:0.#} °C."
-                ),
+                $"{because}, but nights are down to {now.CoolestNightC.Value:0.#} °C: no first water before they are "
+                    + $"{nights.Need!.Value.Number:0.#} °C.",
                 [out_, nights]
             )
             {

@@ -6,13 +6,16 @@ namespace BudClock.Core.Advising.Resting;
 /// <remarks>Past due becomes a look, never an order: waking is earned by the plant, not by a date. Leaf fall is no check.</remarks>
 public sealed class StoreCheckAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "D9";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["check", "overdue"];
 
     /// <summary>The day of the next check.</summary>
     public static DateOnly NextCheck(Situation now, RestState rest) => rest.Checked.AddDays((int)now.Needs("D9", "check"));
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         // Mould and rot have advice of their own.
@@ -35,7 +38,8 @@ public sealed class StoreCheckAdviser : IAdviser
             now,
             Verdict.Look,
             now.Today,
-            $"It usually wakes about {Dates.Near(wakes, now.Today)}, {now.Today.DayNumber - wakes.DayNumber} days ago: feel it. Firm is resting, not dead.",
+            $"It usually wakes about {Dates.Near(wakes, now.Today)}, {now.Today.DayNumber - wakes.DayNumber} days ago: feel it. Firm is "
+                + $"resting, not dead.",
             new(
                 "days past its usual waking",
                 new(now.Today.DayNumber - wakes.DayNumber),

@@ -6,17 +6,26 @@ using static BudClock.Core.Journal.EntryKinds;
 namespace BudClock.Core.Advising.Resting;
 
 /// <summary>Rule D3: how a tuber or bulb rests, by its school; what comes after lifting; mould; and a store that is too cold.</summary>
-/// <remarks>Common practice: dried two days in warmth, then bag, dust, dark; dry tubers never below 15 °C; checked monthly for firm, soft, mouldy, sprouting.</remarks>
+/// <remarks>
+/// Common practice: dried two days in warmth, then bag, dust, dark; dry tubers never below 15 °C; checked monthly for firm, soft,
+/// mouldy, sprouting.
+/// </remarks>
 public sealed class TuberRestAdviser : IAdviser
 {
+    /// <summary>The question where a tuber rests.</summary>
     public const string Question = "tuber-rest";
+
+    /// <summary>Its answer: in its pot, barely damp.</summary>
     public const string InPotDamp = "pot-barely-damp";
     const int DryingDays = 2;
 
+    /// <inheritdoc/>
     public string Rule => "D3";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["warm", "damp"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Rest is not { } rest)
@@ -37,7 +46,8 @@ public sealed class TuberRestAdviser : IAdviser
             Care.Treat,
             Verdict.Do,
             now.Today,
-            $"It was mouldy {Dates.Ago(mould.On, now.Today)}: out of the bag and apart from the others, wipe it clean, cut anything soft to firm tissue, dust it and let it dry; look again in three days.{Health.Neighbours.Words(now)}",
+            $"It was mouldy {Dates.Ago(mould.On, now.Today)}: out of the bag and apart from the others, wipe it clean, cut anything soft "
+                + $"to firm tissue, dust it and let it dry; look again in three days.{Health.Neighbours.Words(now)}",
             [new("tuber", new("mouldy"), new("firm"), null, true, mould.On)]
         )
         {
@@ -74,7 +84,8 @@ public sealed class TuberRestAdviser : IAdviser
                 now.Today,
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"Lifted {Dates.Ago(lifted.On, now.Today)} and dry by now: into a paper bag, dusted against mould, in the dark, never below {warm:0} °C."
+                    $"Lifted {Dates.Ago(lifted.On, now.Today)} and dry by now: into a paper bag, dusted against mould, in the dark, never "
+                        + $"below {warm:0} °C."
                 ),
                 [dried]
             );
@@ -89,7 +100,8 @@ public sealed class TuberRestAdviser : IAdviser
             now.Today,
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"A night where it rests was {night.Value:0.#} °C; below {now.Needs(Rule, "warm"):0} °C a tuber goes soft. Find it a warmer shelf, and feel it."
+                $"A night where it rests was {night.Value:0.#} °C; below {now.Needs(Rule, "warm"):0} °C a tuber goes soft. Find it a "
+                    + $"warmer shelf, and feel it."
             ),
             [Condition.AtLeast("coolest night", night, now.Needs(Rule, "warm"), "°C")]
         )
@@ -115,7 +127,8 @@ public sealed class TuberRestAdviser : IAdviser
             null,
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"Resting {(rest.Lifted ? "out of its pot" : "in its pot")} since {Dates.Near(rest.Since, now.Today)}: dry, dark, not below {now.Needs(Rule, "warm"):0} °C."
+                $"Resting {(rest.Lifted ? "out of its pot" : "in its pot")} since {Dates.Near(rest.Since, now.Today)}: dry, dark, not "
+                    + $"below {now.Needs(Rule, "warm"):0} °C."
             ),
             [nights]
         )

@@ -5,13 +5,18 @@ using static BudClock.Core.Journal.EntryKinds;
 namespace BudClock.Core.Advising.Resting;
 
 /// <summary>Rule D4: a tuber wakes by warmth; one that sprouts in its bag has woken.</summary>
-/// <remarks>Common practice: days about 21 °C, nights 15 °C or more; 4 to 5 cm of medium above it; shoots in 4 to 5 weeks where it is warm.</remarks>
+/// <remarks>
+/// Common practice: days about 21 °C, nights 15 °C or more; 4 to 5 cm of medium above it; shoots in 4 to 5 weeks where it is warm.
+/// </remarks>
 public sealed class TuberWakeAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "D4";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["night", "depth", "shoots-from", "shoots-to"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now) =>
         (now.Rest is { } rest ? Resting(now, rest) : Planted_(now)) is { } advice ? [advice] : [];
 
@@ -25,7 +30,8 @@ public sealed class TuberWakeAdviser : IAdviser
         var each = sprouts.Select(e => e.Organ).Distinct().Count() > 1 ? ", each in a pot of its own," : "";
         var plant = string.Create(
             CultureInfo.InvariantCulture,
-            $"plant it{each} with {now.Needs(Rule, "depth"):0.#} cm of medium above, and keep it warm. Feed and full light only once leaves come."
+            $"plant it{each} with {now.Needs(Rule, "depth"):0.#} cm of medium above, and keep it warm. Feed and full light only once "
+                + $"leaves come."
         );
         if (sprouting is not { } woke)
             return nights.Met ? Say(Verdict.Look, $"Its time to wake and warm enough: feel it, and {plant}", nights) : null;
@@ -39,7 +45,9 @@ public sealed class TuberWakeAdviser : IAdviser
                 Verdict.Look,
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"It sprouts, but {(now.CoolestNightC is { } night ? $"nights are down to {night.Value:0.#} °C" : "no night is known here")}: find it {now.Needs(Rule, "night"):0} °C or more before you plant it."
+                    $"It sprouts, but "
+                        + $"{(now.CoolestNightC is { } night ? $"nights are down to {night.Value:0.#} °C" : "no night is known here")}: "
+                        + $"find it {now.Needs(Rule, "night"):0} °C or more before you plant it."
                 ),
                 Condition.Sign("sprouting", woke),
                 nights
@@ -62,7 +70,8 @@ public sealed class TuberWakeAdviser : IAdviser
         return now.Today >= to
             ? Say(
                 Verdict.Look,
-                $"Planted {Dates.Ago(last.On, now.Today)}, no shoot yet: is it warm enough below? Feel whether it is firm. Where it is cool it takes months.",
+                $"Planted {Dates.Ago(last.On, now.Today)}, no shoot yet: is it warm enough below? Feel whether it is firm. Where it is "
+                    + $"cool it takes months.",
                 days
             )
             : Say(

@@ -2,13 +2,19 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Vessels;
 
-/// <summary>Rule W11: water standing in a cover pot without drainage is an alarm until it is tipped out, or watered since. Tipping out is no watering.</summary>
+/// <summary>
+/// Rule W11: water standing in a cover pot without drainage is an alarm until it is tipped out, or watered since. Tipping out is no
+/// watering.
+/// </summary>
 public sealed class CoverPotAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "W11";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => [];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         // A cover pot that several share has one advice for all (rule W8).

@@ -3,14 +3,19 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Vessels;
 
-/// <summary>Rule W9: a reservoir, jar or wick is topped up as it falls, whatever the habit above it; a change of the drinking rate is news.</summary>
+/// <summary>
+/// Rule W9: a reservoir, jar or wick is topped up as it falls, whatever the habit above it; a change of the drinking rate is news.
+/// </summary>
 /// <remarks>A plant in spike drinks more; a fall in drinking with limp leaves means roots. Nobody is told to feel the medium.</remarks>
 public sealed class ReservoirAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "W9";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["low", "every", "change"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (!now.InGrowth || !Evidence.Vessels.OverReservoir(now) || now.Sheet.Rule("W10") is not null && LittleOftenSpeaks(now))

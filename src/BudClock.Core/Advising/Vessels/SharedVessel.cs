@@ -4,7 +4,9 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Vessels;
 
-/// <summary>Rule W8: one advice for a tray, reservoir or cover pot that plants share; those that need another regime are named to take out.</summary>
+/// <summary>
+/// Rule W8: one advice for a tray, reservoir or cover pot that plants share; those that need another regime are named to take out.
+/// </summary>
 /// <param name="Said">What is to be taken out, and whether it is to be filled, side by side; none where nothing is to be said.</param>
 /// <param name="Out">Plants that should not stand in it now, with the reason.</param>
 public sealed record SharedVessel(
@@ -151,7 +153,9 @@ public sealed record SharedVessel(
             : null;
     }
 
-    /// <summary>The depth of the most careful plant serves for all; the driest decides whether it is filled, and each its own flush.</summary>
+    /// <summary>
+    /// The depth of the most careful plant serves for all; the driest decides whether it is filled, and each its own flush.
+    /// </summary>
     static Advice? Fill(List<Assessment> stay)
     {
         var drinks = stay.Where(a => a.Situation.Sheet.Rule("W6") is not null).ToList();

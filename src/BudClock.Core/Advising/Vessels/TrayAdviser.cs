@@ -4,13 +4,18 @@ using BudClock.Core.Evidence;
 namespace BudClock.Core.Advising.Vessels;
 
 /// <summary>Rule W6: a plant that stands in a tray of mineral-poor water. Refill when the tray is dry, before the medium is.</summary>
-/// <remarks>Common practice: 2.5 to 5 cm of water (2.5 for butterworts), below 100 ppm dissolved solids; flushed from the top every two months.</remarks>
+/// <remarks>
+/// Common practice: 2.5 to 5 cm of water (2.5 for butterworts), below 100 ppm dissolved solids; flushed from the top every two months.
+/// </remarks>
 public sealed class TrayAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "W6";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["depth", "tds", "flush", "every"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (!now.InGrowth)
@@ -79,7 +84,9 @@ public sealed class TrayAdviser : IAdviser
             };
     }
 
-    /// <summary>Salts stay behind where water only leaves by the leaves; without a flush on record it counts from arrival or repot.</summary>
+    /// <summary>
+    /// Salts stay behind where water only leaves by the leaves; without a flush on record it counts from arrival or repot.
+    /// </summary>
     static Advice? Flush(Situation now)
     {
         if (now.Needs("W6", "flush") is not (> 0 and var every))

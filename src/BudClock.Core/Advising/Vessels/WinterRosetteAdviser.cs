@@ -3,15 +3,21 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Vessels;
 
-/// <summary>Rule W7: a seasonal butterwort leaves the tray as it turns to its winter rosette, and goes back with its summer leaves, each in its own week.</summary>
+/// <summary>
+/// Rule W7: a seasonal butterwort leaves the tray as it turns to its winter rosette, and goes back with its summer leaves, each in its
+/// own week.
+/// </summary>
 public sealed class WinterRosetteAdviser : IAdviser
 {
     const int MovedWithinDays = 21;
 
+    /// <inheritdoc/>
     public string Rule => "W7";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["tray-cut", "sprinkle"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Journal.Last(EntryKinds.WinterRosette, EntryKinds.SummerLeaves) is not { } turn)
@@ -57,7 +63,8 @@ public sealed class WinterRosetteAdviser : IAdviser
             last.AddDays((int)now.Needs(Rule, "sprinkle")),
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"Winter rosette since {Dates.Near(turn.On, now.Today)}: very dry, a light sprinkle every {now.Needs(Rule, "sprinkle"):0} days at most."
+                $"Winter rosette since {Dates.Near(turn.On, now.Today)}: very dry, a light sprinkle every {now.Needs(Rule, "sprinkle"):0} "
+                    + $"days at most."
             ),
             [seen]
         )

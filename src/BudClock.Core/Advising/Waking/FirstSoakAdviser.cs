@@ -13,10 +13,13 @@ public sealed class FirstSoakAdviser : IAdviser
 {
     const string Shrivelled = "shrivelled";
 
+    /// <inheritdoc/>
     public string Rule => "W1";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["root-length-small", "root-length-large", "small-pot", "root-length-thirsty", "night"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.DryRest.Asleep)
@@ -128,7 +131,8 @@ public sealed class FirstSoakAdviser : IAdviser
             ? Say(
                 Verdict.Look,
                 now.Today,
-                $"{RootsReady(now)}; no night temperature is known here from the last week. Check for {gate.Nights.Need!.Value.Number:0.#} °C or more.",
+                $"{RootsReady(now)}; no night temperature is known here from the last week. Check for "
+                    + $"{gate.Nights.Need!.Value.Number:0.#} °C or more.",
                 gate.All
             )
             : Say(

@@ -7,8 +7,13 @@ namespace BudClock.Core.Advising.Waking;
 /// <param name="Note">A sentence to add where the pot decides against the chosen school; else empty.</param>
 public sealed record FirstWater(School Chosen, IReadOnlyList<OtherSchool> Others, string Note)
 {
+    /// <summary>The question how the first water is given.</summary>
     public const string Question = "first-water";
+
+    /// <summary>Its answer: one soak.</summary>
     public const string Soak = "soak";
+
+    /// <summary>Its answer: sips that grow.</summary>
     public const string Sip = "sip";
 
     /// <summary>The advice with this way of giving it.</summary>

@@ -6,10 +6,13 @@ namespace BudClock.Core.Advising.Waking;
 /// <remarks>Common practice: a little at first, full amounts 7 to 14 days later. The days ask; a dry medium orders.</remarks>
 public sealed class FirstWaterAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "W2";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["full-from", "full-to"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.DryRest.FirstWater is not { } sip || sip.Kind != EntryKinds.Watered)

@@ -3,14 +3,22 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Watering;
 
-/// <summary>Rule W3: let it dry right out, then water. The sign is the leaf giving way over a dry pot, or dry medium two finger joints down.</summary>
-/// <remarks>Common practice: every 7 to 14 days; thin-leaved kinds are watered before the leaf gives way. In bloom indoors sparingly (W12), at the end of the season less (W17).</remarks>
+/// <summary>
+/// Rule W3: let it dry right out, then water. The sign is the leaf giving way over a dry pot, or dry medium two finger joints down.
+/// </summary>
+/// <remarks>
+/// Common practice: every 7 to 14 days; thin-leaved kinds are watered before the leaf gives way. In bloom indoors sparingly (W12), at
+/// the end of the season less (W17).
+/// </remarks>
 public sealed class DryOutAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "W3";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["every-from", "every-to", "finger", "leaf-sign"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (!now.DrinksFromAbove || now.Sheet.Rule("W5") is not null || now.Sheet.Rule("W4") is not null)

@@ -3,14 +3,19 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Watering;
 
-/// <summary>Rule W5: rosette gesneriads drink from below; droop over a dry pot is the sign, and too much water the commonest death.</summary>
+/// <summary>
+/// Rule W5: rosette gesneriads drink from below; droop over a dry pot is the sign, and too much water the commonest death.
+/// </summary>
 /// <remarks>Common practice: stand in water about 30 minutes, then drain; every 5 days in high summer, weekly in winter.</remarks>
 public sealed class FromBelowAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "W5";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["every-summer", "every-winter", "stand"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (!now.DrinksFromAbove)

@@ -4,17 +4,24 @@ using BudClock.Core.Evidence;
 namespace BudClock.Core.Advising.Watering;
 
 /// <summary>Rule W10: a semi-hydro monopodial in winter root growth: a little twice a week, or the week's water at once.</summary>
-/// <remarks>Common practice: about 30 mL twice a week instead of 60 once; the weekly volume is the same and is shown. The level decides, the days only ask.</remarks>
+/// <remarks>
+/// Common practice: about 30 mL twice a week instead of 60 once; the weekly volume is the same and is shown. The level decides, the
+/// days only ask.
+/// </remarks>
 public sealed class LittleOftenAdviser : IAdviser
 {
+    /// <summary>The question how often a small pot is watered.</summary>
     public const string Question = "winter-roots";
     const string LittleOften = "little-often";
     const double ShortDayHours = 11;
 
+    /// <inheritdoc/>
     public string Rule => "W10";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["weekly", "small"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         var roots = now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Roots, Open: true });

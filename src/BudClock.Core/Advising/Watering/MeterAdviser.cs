@@ -5,10 +5,13 @@ namespace BudClock.Core.Advising.Watering;
 /// <summary>Rule W14: a moisture meter only asks for a finger; over a reservoir and in inert medium its number says nothing.</summary>
 public sealed class MeterAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "W14";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => [];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (
@@ -26,7 +29,8 @@ public sealed class MeterAdviser : IAdviser
                 Care.LeaveAlone,
                 Verdict.Hold,
                 null,
-                $"The meter read {read} {Dates.Ago(meter.On, now.Today)}: ignored, since in inert or standing-wet medium its number says nothing. The level counts.",
+                $"The meter read {read} {Dates.Ago(meter.On, now.Today)}: ignored, since in inert or standing-wet medium its number says "
+                    + $"nothing. The level counts.",
                 [known]
             )
             {

@@ -3,15 +3,20 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Watering;
 
-/// <summary>Rule W16: bulbs over pebbles: water just below the base of the bulb, never touching it; in a pot, when the medium is dry.</summary>
+/// <summary>
+/// Rule W16: bulbs over pebbles: water just below the base of the bulb, never touching it; in a pot, when the medium is dry.
+/// </summary>
 public sealed class PebblesAdviser : IAdviser
 {
     const string Pebbles = "pebbles";
 
+    /// <inheritdoc/>
     public string Rule => "W16";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["every", "gap"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (

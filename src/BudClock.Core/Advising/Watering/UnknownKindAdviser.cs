@@ -6,10 +6,13 @@ namespace BudClock.Core.Advising.Watering;
 /// <summary>Rule V9: a kind without a sheet still gets what holds for any plant, and is told once that its culture is not known.</summary>
 public sealed class UnknownKindAdviser : IAdviser
 {
+    /// <inheritdoc/>
     public string Rule => "V9";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => [];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Sheet.Name != CultureSheets.General)
@@ -20,7 +23,8 @@ public sealed class UnknownKindAdviser : IAdviser
             Care.LeaveAlone,
             Verdict.Hold,
             null,
-            $"There is no culture sheet for {now.Plant.Genus ?? "this plant"}: what is dangerous for any plant is watched. Choose a sheet that is near to it under Edit.",
+            $"There is no culture sheet for {now.Plant.Genus ?? "this plant"}: what is dangerous for any plant is watched. Choose a "
+                + $"sheet that is near to it under Edit.",
             [Condition.Known("culture sheet", null, null, null)]
         )
         {

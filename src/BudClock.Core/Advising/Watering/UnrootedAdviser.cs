@@ -7,10 +7,13 @@ public sealed class UnrootedAdviser : IAdviser
 {
     const double EveryDays = 3;
 
+    /// <inheritdoc/>
     public string Rule => "V3";
 
+    /// <inheritdoc/>
     public IReadOnlyList<string> Thresholds => ["few", "rooting"];
 
+    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (!now.Roots.Unrooted || now.Resting || now.Levels.OverWater)

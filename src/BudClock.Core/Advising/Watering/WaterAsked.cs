@@ -37,7 +37,8 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
             ThirstKind.Thirsty or ThirstKind.RootAlarm => Do(now, because, Sign(thirst), Dry(now)),
             ThirstKind.Unfelt => Look(
                 now,
-                $"{because}, and nobody felt the medium: feel it, or lift the pot, first. Dry and light is thirst; wet or heavy means the roots.",
+                $"{because}, and nobody felt the medium: feel it, or lift the pot, first. Dry and light is thirst; wet or heavy means "
+                    + $"the roots.",
                 Ground.Sign,
                 Sign(thirst)
             ),

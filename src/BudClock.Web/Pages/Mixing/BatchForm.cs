@@ -35,11 +35,11 @@ public sealed record MeasurementAsks(IReadOnlyList<string> Questions, IReadOnlyL
         return new(
             measuredPpm is { } measured ? Mix.Questions(measured, predictedPpm) : [],
             BottleToMix.Warn(bottle, measuredPpm ?? predictedPpm, ph, plants),
-            FormattableString.Invariant(
-                $"{measuredPpm:0} ppm measured, {predictedPpm:0} ppm meant{(off is { } share ? FormattableString.Invariant($": {Math.Abs(share) * 100:0} % {(share > 0 ? "stronger" : "weaker")}") : "")}."
-            )
+            $"{measuredPpm:0} ppm measured, {predictedPpm:0} ppm meant{Off(off)}."
         );
     }
+
+    static string Off(double? share) => share is { } off ? $": {Math.Abs(off) * 100:0} % {(off > 0 ? "stronger" : "weaker")}" : "";
 
     /// <summary>Everything that was asked has been answered.</summary>
     public bool Answered(BatchForm form) =>

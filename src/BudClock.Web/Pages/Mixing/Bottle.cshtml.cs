@@ -5,7 +5,9 @@ using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.Mixing;
 
-/// <summary>Works out one bottle without keeping it: the dose from the strength, the strength from the dose, or how much tap makes a wanted TDS.</summary>
+/// <summary>
+/// Works out one bottle without keeping it: the dose from the strength, the strength from the dose, or how much tap makes a wanted TDS.
+/// </summary>
 public sealed class BottleModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
 {
     [BindProperty(SupportsGet = true)]
@@ -91,7 +93,8 @@ public sealed class BottleModel(TodaysGarden glasshouse, ShelfStore store) : Mix
         }
         Blended = string.Create(
             CultureInfo.InvariantCulture,
-            $"{Volumes.Words(litres * share, Today.Garden.UsUnits)} of tap in {Volumes.Words(litres * (1 - share), Today.Garden.UsUnits)} of the water: {share * 100:0.#} % tap makes {wanted:0.#} ppm."
+            $"{Volumes.Words(litres * share, Today.Garden.UsUnits)} of tap in {Volumes.Words(litres * (1 - share), Today.Garden.UsUnits)} "
+                + $"of the water: {share * 100:0.#} % tap makes {wanted:0.#} ppm."
         );
         return share;
     }

@@ -79,7 +79,9 @@ public sealed class EditModel(TodaysGarden glasshouse, GardenStore store, Logboo
         return LocalRedirect($"/plants/{plant.Tag}");
     }
 
-    /// <summary>Another window saved first: what it made of the plant is said, what is typed here stays, and saving again keeps that.</summary>
+    /// <summary>
+    /// Another window saved first: what it made of the plant is said, what is typed here stays, and saving again keeps that.
+    /// </summary>
     async Task<IActionResult> ChangedElsewhereAsync(Plant typed)
     {
         TodaysGarden.Forget();

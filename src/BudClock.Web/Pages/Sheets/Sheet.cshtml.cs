@@ -77,8 +77,13 @@ public sealed class SheetModel(TodaysGarden glasshouse, GardenStore store) : Gar
         var whom = change.Plant is null ? "for the sheet" : $"for {change.Plant}";
         return change.School is not null
             ? $"School {change.School} {whom}."
-            : $"{change.Name.Replace('.', ' ').Replace('-', ' ')}: {change.Value:0.##} {CultureSheets.Shipped.Find(change.Sheet)?.Rule(change.Name.Split('.')[0])?.Thresholds.GetValueOrDefault(change.Name.Split('.')[^1])?.Unit} {whom}, instead of {CultureSheets.Shipped.Find(change.Sheet)?.Rule(change.Name.Split('.')[0])?.Thresholds.GetValueOrDefault(change.Name.Split('.')[^1])?.Value:0.##}.";
+            : $"{change.Name.Replace('.', ' ').Replace('-', ' ')}: {change.Value:0.##} {Shipped(change)?.Unit} {whom}, "
+                + $"instead of {Shipped(change)?.Value:0.##}.";
     }
+
+    /// <summary>The number as it ships, which the change stands over.</summary>
+    static Threshold? Shipped(SheetChange change) =>
+        CultureSheets.Shipped.Find(change.Sheet)?.Rule(change.Name.Split('.')[0])?.Thresholds.GetValueOrDefault(change.Name.Split('.')[^1]);
 
     public string Span(UsualPhase phase)
     {
