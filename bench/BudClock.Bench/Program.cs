@@ -10,10 +10,16 @@ using Microsoft.Data.Sqlite;
 
 // Measures Bud Clock on a large garden, as ratios to a plain ADO.NET read of every entry in the same run.
 // Usage: dotnet run -c Release --project bench/BudClock.Bench [FOLDER]   (the folder keeps the seeded garden for the next run)
-var folder = Path.GetFullPath(args.FirstOrDefault() ?? Path.Combine(Path.GetTempPath(), "bud-clock-bench"));
+const string Seed = "--seed";
 var day = new DateOnly(2031, 5, 24);
+if (args is [Seed, var into])
+{
+    await LargeGarden.SeedAsync(into, day);
+    return;
+}
+var folder = Path.GetFullPath(args.FirstOrDefault() ?? Path.Combine(Path.GetTempPath(), "bud-clock-bench"));
 if (!File.Exists(Path.Combine(folder, GardenDatabase.FileName)))
-    await LargeGarden.SeedAsync(folder, day);
+    await SeedApartAsync(folder);
 
 var plain = Best(5, () => PlainRead(Path.Combine(folder, GardenDatabase.FileName)));
 Console.WriteLine($"plain ADO.NET read of every entry   {plain.TotalMilliseconds,8:0.0} ms   (the measure)");
@@ -29,25 +35,35 @@ await app.StartAsync();
 using var http = new HttpClient { BaseAddress = new(app.Urls.Single()) };
 await http.GetStringAsync("/healthz"); // the server is up; the garden has not been read
 
-Say("Round, cold", await TimeAsync(() => http.GetStringAsync("/")), "at most 3");
+Say("Round, cold", await TimeAsync(() => http.GetStringAsync("/")), "at most 2.5");
 for (var i = 0; i < 3; i++)
     await http.GetStringAsync("/");
-Say("Round, warm", await BestAsync(7, () => http.GetStringAsync("/")), "at most 0.1");
+Say("Round, warm", await BestAsync(7, () => http.GetStringAsync("/")), "at most 0.05");
 Say("Bench, first page", await BestAsync(7, () => http.GetStringAsync("/bench")), "");
 Say("Bench, a word typed", await BestAsync(7, () => http.GetStringAsync("/bench?q=bark+p-1")), "");
 await http.PostAsJsonAsync("/api/notes", new { text = "p-0007 growth 8 cm" });
-Say("one note, logged", await BestAsync(7, () => http.PostAsJsonAsync("/api/notes", new { text = "p-0007 growth 8 cm" })), "at most 0.02");
+Say("one note, logged", await BestAsync(7, () => http.PostAsJsonAsync("/api/notes", new { text = "p-0007 growth 8 cm" })), "at most 0.01");
 
-var (advice, bytes) = OnePlant(LargeGarden.Plant(7, day, 150), day);
-Console.WriteLine(
-    $"advice for one plant, 150 entries   {advice.TotalMilliseconds,8:0.000} ms   (below 0.1 ms), {bytes / 1024} kB allocated (below 100 "
-        + $"kB)"
-);
 GC.Collect();
 Console.WriteLine($"resident memory                     {Process.GetCurrentProcess().WorkingSet64 / 1048576,8} MB   (below 400 MB)");
 
+var (advice, bytes) = OnePlant(LargeGarden.Plant(7, day, 150), day);
+Console.WriteLine(
+    $"advice for one plant, 150 entries   {advice.TotalMilliseconds,8:0.000} ms   (below 0.1 ms), "
+        + $"{bytes / 1024} kB allocated (below 100 kB)"
+);
+
 void Say(string what, TimeSpan time, string aim) =>
     Console.WriteLine($"{what,-35} {time.TotalMilliseconds,8:0.0} ms   ratio {time / plain:0.000}{(aim.Length > 0 ? $" ({aim})" : "")}");
+
+// In a process of its own: what seeding takes is not what serving takes.
+static async Task SeedApartAsync(string folder)
+{
+    using var seeding = Process.Start(Environment.ProcessPath!, [.. Environment.ProcessPath!.EndsWith("dotnet") ? [typeof(LargeGarden).Assembly.Location] : Array.Empty<string>(), Seed, folder]);
+    await seeding.WaitForExitAsync();
+    if (seeding.ExitCode != 0)
+        throw new InvalidOperationException("The large garden could not be seeded.");
+}
 
 static void PlainRead(string file)
 {
