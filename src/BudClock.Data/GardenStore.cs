@@ -17,15 +17,17 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         await using var db = await databases.CreateDbContextAsync();
         if (await db.Gardens.AsNoTracking().SingleOrDefaultAsync() is not { } garden)
             return null;
+        // The entries are most of it, and SQLite answers where it is called: they are read beside the rest, on a core of their own.
+        var reading = Task.Run(() => EntriesAsync(acts));
         var places = await db.Places.AsNoTracking().OrderBy(p => p.Position).ToListAsync();
         var plants = await db.Plants.AsNoTracking().Include(p => p.Place).OrderBy(p => p.Tag).ToListAsync();
         var organs = (await db.Organs.AsNoTracking().ToListAsync()).ToLookup(o => o.PlantId);
         var forecasts = (await db.ForecastsKept.AsNoTracking().ToListAsync()).ToLookup(f => f.PlantId);
-        var entries = await EntryReader.ReadAllAsync(db, acts);
         var codes = places.ToDictionary(p => p.Id, p => p.Code);
         var since = readingsSince?.UtcTicks ?? 0;
         var readings = await db.Readings.AsNoTracking().Where(r => r.At >= since).OrderBy(r => r.PlaceId).ThenBy(r => r.At).ToListAsync();
         var forecast = await db.Forecast.AsNoTracking().OrderBy(f => f.PlaceId).ThenBy(f => f.On).ToListAsync();
+        var entries = await reading;
         return new(
             garden.ToGarden(),
             [.. places.Select(p => p.ToPlace())],
@@ -46,6 +48,12 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
             Shelf = await ShelfStore.ReadAsync(db),
             SheetChanges = [.. (await db.SheetChanges.AsNoTracking().OrderBy(c => c.Id).ToListAsync()).Select(Mapping.ToChange)],
         };
+    }
+
+    async Task<Dictionary<int, List<Entry>>> EntriesAsync(bool acts)
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        return await EntryReader.ReadAllAsync(db, acts);
     }
 
     /// <summary>One plant, by tag in any case; null when there is none.</summary>
@@ -77,9 +85,12 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     /// <summary>
     /// The mean temperature and humidity of each garden day at each place, from a moment on, right across both changes of clock.
     /// </summary>
-    public async Task<IReadOnlyList<DailyMean>> DailyMeansAsync(DateTimeOffset from, Garden garden)
+    public async Task<IReadOnlyList<DailyMean>> DailyMeansAsync(DateTimeOffset from)
     {
         await using var db = await databases.CreateDbContextAsync();
+        if (await db.Gardens.AsNoTracking().SingleOrDefaultAsync() is not { } known)
+            return [];
+        var garden = known.ToGarden();
         var codes = await db.Places.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Code);
         var (start, ticksAnHour) = (from.UtcTicks, TimeSpan.TicksPerHour);
         var rows = await db

@@ -1,3 +1,4 @@
+using BudClock.Core.Advising;
 using System.Globalization;
 using BudClock.Data;
 using BudClock.Web.Api;
@@ -94,7 +95,10 @@ public static class Server
 
     static async Task PrepareAsync(IServiceProvider services, ServerOptions options)
     {
+        // The sheets are read and checked once, beside the database: a fault in them is met here and not on a grower's page.
+        var sheets = Task.Run(() => Assessor.Shipped);
         await GardenDatabase.PrepareAsync(services.GetRequiredService<IDbContextFactory<GardenDb>>());
+        await sheets;
         if (!options.Demo || await services.GetRequiredService<GardenStore>().ReadAsync() is not null)
             return;
         var demo = DemoGarden.Read();

@@ -36,13 +36,10 @@ public sealed class TodaysGarden(GardenStore store, ShelfStore shelf, Clock cloc
         {
             if (today is { } meanwhile && meanwhile.Day == clock.Today(meanwhile.Garden))
                 return meanwhile;
+            var means = Task.Run(() => store.DailyMeansAsync(clock.GetUtcNow() - Remembered));
             if (await store.ReadAsync(readingsSince: clock.GetUtcNow() - Spoken, acts: false) is not { } record)
                 return today = null;
-            return today = new GardenDay(
-                record,
-                clock.Today(record.Garden),
-                await store.DailyMeansAsync(clock.GetUtcNow() - Remembered, record.Garden)
-            );
+            return today = new GardenDay(record, clock.Today(record.Garden), await means);
         }
         finally
         {

@@ -32,8 +32,18 @@ public sealed class PlantJournal
     public static PlantJournal UpTo(DateOnly today, IEnumerable<Entry> entries)
     {
         var inForce = entries.Where(e => !e.Struck && e.On <= today).ToList();
-        inForce.Sort(InOrder);
+        if (!Ordered(inForce))
+            inForce.Sort(InOrder);
         return new(inForce);
+    }
+
+    /// <summary>Most journals were written as things happened.</summary>
+    static bool Ordered(List<Entry> entries)
+    {
+        for (var i = 1; i < entries.Count; i++)
+            if (InOrder(entries[i - 1], entries[i]) > 0)
+                return false;
+        return true;
     }
 
     static int InOrder(Entry a, Entry b)

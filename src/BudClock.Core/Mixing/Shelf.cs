@@ -1,3 +1,6 @@
+using System.Collections.Concurrent;
+using System.Runtime.CompilerServices;
+
 namespace BudClock.Core.Mixing;
 
 /// <summary>All that stands on the mixing shelf of a garden: waters, feeds, recipes, batches, trials, and what one measures with.</summary>
@@ -61,7 +64,13 @@ public sealed record Shelf
         || Trials.Any(trial => trial.Recipe == recipe.Code && trial.Ended is null);
 
     /// <summary>One litre of a recipe; null while it cannot be mixed.</summary>
-    public Mix? Litre(Recipe? recipe) => recipe?.In(1, this).Mix;
+    public Mix? Litre(Recipe? recipe) =>
+        recipe is null ? null : Litres.GetOrCreateValue(this).GetOrAdd(recipe, known => known.In(1, this).Mix);
+
+    /// <summary>Each recipe of each shelf is worked out once; every plant of a garden asks for it.</summary>
+    static readonly ConditionalWeakTable<Shelf, Worked> Litres = [];
+
+    sealed class Worked() : ConcurrentDictionary<Recipe, Mix?>(ReferenceEqualityComparer.Instance);
 
     /// <summary>
     /// The next free code for a batch of a recipe: the bottle's first letter, the day, and a letter where it is not the first of that
