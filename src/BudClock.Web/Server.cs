@@ -1,5 +1,5 @@
-using BudClock.Core.Advising;
 using System.Globalization;
+using BudClock.Core.Advising;
 using BudClock.Data;
 using BudClock.Web.Api;
 using BudClock.Web.Demo;
