@@ -2,7 +2,7 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Guarding;
 
-/// <summary>Rule V2: while rot is open nothing is watered, fed or woken, whatever else is asked.</summary>
+/// <summary>Rule V2: while rot is open, and while a cut dries, nothing is watered, fed or woken, whatever else is asked.</summary>
 public sealed class RotGuard : IGuard
 {
     /// <inheritdoc/>
@@ -11,6 +11,7 @@ public sealed class RotGuard : IGuard
     /// <inheritdoc/>
     public string Name => "rot";
 
+    /// <summary>It speaks first.</summary>
     public int Order => 0;
 
     /// <inheritdoc/>
@@ -25,6 +26,13 @@ public sealed class RotGuard : IGuard
                 "nothing until it is cut clean and firm again.",
                 new Condition("rot", new("seen"), new("none, or clear again"), null, false, rot.Sign.On)
             )
+        : now.Rot is { Cleared: { } cut } healed && Dries(now, cut)
+            ? new(
+                Verdict.Hold,
+                $"{healed.Words} was cut out {Dates.Ago(cut.On, now.Today)}",
+                "the cut has to dry first.",
+                new Condition("days since the cut", new(now.Today.DayNumber - cut.On.DayNumber), new(Drying(now)), "days", false, cut.On)
+            )
         : care is Care.Wake && now.Rest?.Feel is { Text: "mouldy" } mould
             ? new(
                 Verdict.Hold,
@@ -33,4 +41,10 @@ public sealed class RotGuard : IGuard
                 new Condition("tuber", new("mouldy"), new("clean"), null, false, mould.On)
             )
         : null;
+
+    /// <summary>The cut is open until its first look.</summary>
+    static bool Dries(Situation now, Entry cut) =>
+        (cut.Kind == EntryKinds.Treated || cut.Kind == EntryKinds.Cut) && now.Today < cut.On.AddDays(Drying(now));
+
+    static int Drying(Situation now) => (int)now.Needs("V2", "look-first");
 }
