@@ -43,6 +43,9 @@ public sealed record TodaysMix(DateOnly Until, IReadOnlyList<BottleToMix> ToMix)
         if (feed is { Care: Care.Mist, Verdict: Verdict.Do })
             yield return new(plant, Bottles.Leaf, BottleChoice.RecipeOf(now, Bottles.Leaf), Mist, plant.On, feed.Reason);
         var water = plant.Of(Care.GiveWater);
+        // In the cold a little water is given by hand, to a light pot alone: not out of a bottle for all.
+        if (!trayDue && now.Temper.Cold)
+            yield break;
         if ((trayDue ? plant.On : DayOf(water, plant.On, until)) is not { } on)
             yield break;
         var need = trayDue ? WaterNeed.OfTray(plant.Plant) : Amounts.Need(now, water!.Care) ?? WaterNeed.Of(plant.Plant, now.Journal);
@@ -54,12 +57,14 @@ public sealed record TodaysMix(DateOnly Until, IReadOnlyList<BottleToMix> ToMix)
     /// <summary>What is ill, rootless or asleep takes nothing from any bottle.</summary>
     static bool Out(Situation now) => now.Rot is { Open: true } || now.Roots.Dead || now.Thirst.Kind is ThirstKind.RootAlarm || now.Resting;
 
-    /// <summary>Today for what asks for water from a bottle, a later day where it is expected in time; else none.</summary>
+    /// <summary>
+    /// Today for what asks for water from a bottle, a later day where it is expected in time; none where a guard stands before it.
+    /// </summary>
     static DateOnly? DayOf(Advice? water, DateOnly today, DateOnly until) =>
         water switch
         {
             null => null,
-            _ when !water.Care.Facts().FromBottle => null,
+            _ when !water.Care.Facts().FromBottle || water.StoppedBy is not null => null,
             { Topic: Topics.FirstSoak } => water.Verdict is Verdict.Do ? today : null,
             { Verdict: not Verdict.Hold } => today,
             { Ground: Ground.Interval, Due: { } next } when next <= until => next,
