@@ -33,7 +33,7 @@ var options = new ServerOptions
 await using var app = await Server.BuildAsync(options);
 await app.StartAsync();
 using var http = new HttpClient { BaseAddress = new(app.Urls.Single()) };
-await http.GetStringAsync("/healthz"); // the server is up; the garden has not been read
+await http.GetStringAsync("/healthz"); // the server is up, and begins to read the garden
 
 Say("Round, cold", await TimeAsync(() => http.GetStringAsync("/")), "at most 2.5");
 for (var i = 0; i < 3; i++)

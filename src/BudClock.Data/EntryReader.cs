@@ -9,16 +9,21 @@ namespace BudClock.Data;
 /// </summary>
 static class EntryReader
 {
-    const string Sql = """SELECT PlantId, Id, "On", Kind, Organ, Value, Unit, Text, Logged, Struck, File, Mix, {0} FROM Entries""";
+    const string Sql = """
+        SELECT PlantId, Id, "On", Kind, Organ, Value, Unit, Text, Logged, Struck, File, Mix, {0} FROM Entries
+        WHERE PlantId % {1} = {2}
+        """;
 
     /// <summary>The entries of each plant by its key, in the order in which they were written down.</summary>
     /// <param name="acts">Read the acts too, which nothing but an export and the undo need.</param>
-    public static async Task<Dictionary<int, List<Entry>>> ReadAllAsync(GardenDb db, bool acts)
+    /// <param name="of">Into how many shares the plants are dealt.</param>
+    /// <param name="share">The share that is read, from 0.</param>
+    public static async Task<Dictionary<int, List<Entry>>> ReadAllAsync(GardenDb db, bool acts, int of, int share)
     {
         var days = new Dictionary<string, DateOnly>();
         await db.Database.OpenConnectionAsync();
         await using var command = db.Database.GetDbConnection().CreateCommand();
-        command.CommandText = string.Format(System.Globalization.CultureInfo.InvariantCulture, Sql, acts ? "Act" : "NULL");
+        command.CommandText = string.Format(System.Globalization.CultureInfo.InvariantCulture, Sql, acts ? "Act" : "NULL", of, share);
         await using var rows = await command.ExecuteReaderAsync();
         var byPlant = new Dictionary<int, List<Entry>>();
         while (rows.Read())

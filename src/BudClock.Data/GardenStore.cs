@@ -17,8 +17,10 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         await using var db = await databases.CreateDbContextAsync();
         if (await db.Gardens.AsNoTracking().SingleOrDefaultAsync() is not { } garden)
             return null;
-        // The entries are most of it, and SQLite answers where it is called: they are read beside the rest, on a core of their own.
-        var reading = Task.Run(() => EntriesAsync(acts));
+        // The entries are most of it, and SQLite answers where it is called: they are read on all cores, beside the rest.
+        // An export reads them in one piece, so that no act is in it by half.
+        var readers = acts ? 1 : Readers;
+        var reading = Task.WhenAll(Enumerable.Range(0, readers).Select(share => Task.Run(() => EntriesAsync(acts, readers, share))));
         var places = await db.Places.AsNoTracking().OrderBy(p => p.Position).ToListAsync();
         var plants = await db.Plants.AsNoTracking().Include(p => p.Place).OrderBy(p => p.Tag).ToListAsync();
         var organs = (await db.Organs.AsNoTracking().ToListAsync()).ToLookup(o => o.PlantId);
@@ -27,7 +29,7 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         var since = readingsSince?.UtcTicks ?? 0;
         var readings = await db.Readings.AsNoTracking().Where(r => r.At >= since).OrderBy(r => r.PlaceId).ThenBy(r => r.At).ToListAsync();
         var forecast = await db.Forecast.AsNoTracking().OrderBy(f => f.PlaceId).ThenBy(f => f.On).ToListAsync();
-        var entries = await reading;
+        var entries = (await reading).SelectMany(plants => plants).ToDictionary();
         return new(
             garden.ToGarden(),
             [.. places.Select(p => p.ToPlace())],
@@ -50,10 +52,12 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         };
     }
 
-    async Task<Dictionary<int, List<Entry>>> EntriesAsync(bool acts)
+    static readonly int Readers = Math.Clamp(Environment.ProcessorCount, 1, 4);
+
+    async Task<Dictionary<int, List<Entry>>> EntriesAsync(bool acts, int readers, int share)
     {
         await using var db = await databases.CreateDbContextAsync();
-        return await EntryReader.ReadAllAsync(db, acts);
+        return await EntryReader.ReadAllAsync(db, acts, readers, share);
     }
 
     /// <summary>One plant, by tag in any case; null when there is none.</summary>
@@ -96,7 +100,8 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         var rows = await db
             .Database.SqlQuery<MeanRow>(
                 $"""
-                SELECT PlaceId, At / {ticksAnHour} AS Hour, AVG(TemperatureC) AS TemperatureC, AVG(HumidityPct) AS HumidityPct, COUNT(*) AS Readings
+                SELECT PlaceId, At / {ticksAnHour} AS Hour,
+                    AVG(TemperatureC) AS TemperatureC, AVG(HumidityPct) AS HumidityPct, COUNT(*) AS Readings
                 FROM Readings WHERE At >= {start} AND TemperatureC IS NOT NULL AND HumidityPct IS NOT NULL GROUP BY PlaceId, Hour
                 """
             )

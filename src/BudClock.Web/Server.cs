@@ -42,6 +42,9 @@ public static class Server
         var app = builder.Build();
         UsePipeline(app);
         await PrepareAsync(app.Services, options);
+        // A large garden is read while the grower's browser still opens.
+        var garden = app.Services.GetRequiredService<TodaysGarden>();
+        app.Lifetime.ApplicationStarted.Register(() => _ = Task.Run(garden.TodayAsync));
         return app;
     }
 

@@ -25,6 +25,7 @@ public sealed class TodaysGarden(GardenStore store, ShelfStore shelf, Clock cloc
 
     readonly SemaphoreSlim gate = new(1, 1);
     GardenDay? today;
+    int forgotten;
 
     /// <summary>The garden today; null before it has been set up.</summary>
     public async Task<GardenDay?> TodayAsync()
@@ -36,14 +37,26 @@ public sealed class TodaysGarden(GardenStore store, ShelfStore shelf, Clock cloc
         {
             if (today is { } meanwhile && meanwhile.Day == clock.Today(meanwhile.Garden))
                 return meanwhile;
-            var means = Task.Run(() => store.DailyMeansAsync(clock.GetUtcNow() - Remembered));
-            if (await store.ReadAsync(readingsSince: clock.GetUtcNow() - Spoken, acts: false) is not { } record)
-                return today = null;
-            return today = new GardenDay(record, clock.Today(record.Garden), await means);
+            return await ReadAsync();
         }
         finally
         {
             gate.Release();
+        }
+    }
+
+    /// <summary>Reads it until nothing was forgotten meanwhile, so that what is kept is never older than what was written.</summary>
+    async Task<GardenDay?> ReadAsync()
+    {
+        while (true)
+        {
+            var before = Volatile.Read(ref forgotten);
+            var means = Task.Run(() => store.DailyMeansAsync(clock.GetUtcNow() - Remembered));
+            if (await store.ReadAsync(readingsSince: clock.GetUtcNow() - Spoken, acts: false) is not { } record)
+                return today = null;
+            var read = new GardenDay(record, clock.Today(record.Garden), await means);
+            if (before == Volatile.Read(ref forgotten))
+                return today = read;
         }
     }
 
@@ -95,7 +108,11 @@ public sealed class TodaysGarden(GardenStore store, ShelfStore shelf, Clock cloc
     }
 
     /// <summary>Forgets everything, after the garden, a place or the weather changed.</summary>
-    public void Forget() => today = null;
+    public void Forget()
+    {
+        Interlocked.Increment(ref forgotten);
+        today = null;
+    }
 }
 
 /// <summary>The garden on one day, with every plant assessed.</summary>
