@@ -1,6 +1,6 @@
 #!/bin/sh
 # How many small faults, put into the evidence, the guards and the judgement one at a time, the tests of Core find.
-# Takes an hour or so on two cores; it is no part of ./test. The report is opened from StrykerOutput.
+# Takes some hours on two cores; it is no part of ./test. The report is opened from StrykerOutput.
 set -e
 cd "$(dirname "$0")/../tests/BudClock.Core.Tests"
 dotnet tool restore > /dev/null
