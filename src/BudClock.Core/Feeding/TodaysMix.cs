@@ -79,6 +79,9 @@ public sealed record PlantDue(Assessment Plant, string Bottle, Recipe? Recipe, W
 {
     /// <summary>Its tag.</summary>
     public string Tag => Plant.Plant.Tag;
+
+    /// <summary>It is to be felt before it gets any: there is water for it in the bottle, and nobody is told to give it.</summary>
+    public bool FeelFirst => Plant.Of(Care.GiveWater) is { Verdict: Verdict.Look, Care: not Care.FillTray };
 }
 
 /// <summary>One bottle to mix.</summary>

@@ -70,7 +70,11 @@ public sealed class TodayModel(TodaysGarden glasshouse, ShelfStore store) : Mixi
     public BatchForm FormOf(BottleToMix bottle) =>
         IsBack(bottle)
             ? Form
-            : new() { Litres = Volumes.Typed(bottle.Litres, Today.Garden.UsUnits), Tags = [.. bottle.Plants.Select(due => due.Tag)] };
+            : new()
+            {
+                Litres = Volumes.Typed(bottle.Litres, Today.Garden.UsUnits),
+                Tags = [.. bottle.Plants.Where(due => !due.FeelFirst).Select(due => due.Tag)],
+            };
 
     public bool IsBack(BottleToMix bottle) =>
         HttpMethods.IsPost(Request.Method)
