@@ -1,3 +1,4 @@
+using BudClock.Core.Formats;
 using BudClock.Core.Mixing;
 using BudClock.Data;
 using Microsoft.EntityFrameworkCore;
@@ -30,7 +31,7 @@ static class LargeGarden
         Console.WriteLine($"Seeding a large garden in {folder} ...");
         Directory.CreateDirectory(folder);
         await using var services = new ServiceCollection().AddGarden(folder).BuildServiceProvider();
-        await GardenDatabase.PrepareAsync(services.GetRequiredService<IDbContextFactory<GardenDb>>());
+        await GardenFolder.PrepareAsync(services.GetRequiredService<IDbContextFactory<GardenDb>>(), folder, Console.WriteLine);
         var places = Enumerable.Range(1, Places).Select(n => new Place($"place-{n}", $"Place {n}", "glasshouse")).ToList();
         var garden = new GardenRecord(
             new("Bench", 51.5, 0.7, "Europe/London"),
@@ -42,7 +43,10 @@ static class LargeGarden
         {
             Shelf = ExampleShelf.Shelf,
         };
-        await services.GetRequiredService<GardenImport>().ImportAsync(garden);
+        var plan = new ImportPlan(new(Garden.Unnamed, [], [], [], []), garden, ImportWay.Add, GardenToo: true);
+        await services
+            .GetRequiredService<GardenWriter>()
+            .WriteAsync(new(Guid.CreateVersion7(), "bench", DateTimeOffset.UnixEpoch, "a large garden"), ImportRows.Take(plan));
     }
 
     /// <summary>A plant with about three years of log that ends waking, growing or at rest.</summary>

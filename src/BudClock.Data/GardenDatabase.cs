@@ -12,45 +12,38 @@ public static class GardenDatabase
     public const string FileName = "garden.db";
 
     /// <summary>Adds the garden of a data folder. Foreign keys on; every commit reaches the disk before it is acknowledged.</summary>
-    public static IServiceCollection AddGarden(this IServiceCollection services, string dataFolder) =>
+    /// <param name="between">Told of every statement; tests put their faults there.</param>
+    public static IServiceCollection AddGarden(this IServiceCollection services, string dataFolder, params IInterceptor[] between) =>
         services
-            .AddDbContextFactory<GardenDb>(options => Configure(options, Path.Combine(dataFolder, FileName)))
+            .AddDbContextFactory<GardenDb>(options => Configure(options, Path.Combine(dataFolder, FileName), between))
             .AddSingleton(new PictureFolder(dataFolder))
             .AddSingleton<GardenStore>()
-            .AddSingleton<ShelfStore>()
-            .AddSingleton<GardenImport>();
-
-    /// <summary>Brings the file up to the newest schema, in WAL mode.</summary>
-    public static async Task PrepareAsync(IDbContextFactory<GardenDb> databases)
-    {
-        await using var db = await databases.CreateDbContextAsync();
-        await db.Database.MigrateAsync();
-        await db.Database.ExecuteSqlRawAsync("PRAGMA journal_mode = WAL;");
-    }
+            .AddSingleton<GardenWriter>();
 
     /// <summary>Copies the database whole into another file while it is in use.</summary>
     public static async Task BackupAsync(IDbContextFactory<GardenDb> databases, string file)
     {
         await using var db = await databases.CreateDbContextAsync();
+        // One statement, so one state of the garden, while others go on writing.
         await db.Database.ExecuteSqlAsync($"VACUUM INTO {file}");
     }
 
-    internal static void Configure(DbContextOptionsBuilder options, string file) =>
+    internal static void Configure(DbContextOptionsBuilder options, string file, params IInterceptor[] between) =>
         options
             .UseSqlite(
                 new SqliteConnectionStringBuilder
                 {
                     DataSource = file,
                     ForeignKeys = true,
-                    DefaultTimeout = 10,
+                    DefaultTimeout = 3,
                 }.ToString()
             )
-            .AddInterceptors(new Durable());
+            .AddInterceptors([new Durable(), .. between]);
 
     /// <summary>synchronous=FULL belongs to each connection, not to the file.</summary>
     sealed class Durable : DbConnectionInterceptor
     {
-        const string Pragmas = "PRAGMA synchronous = FULL; PRAGMA busy_timeout = 10000;";
+        const string Pragmas = "PRAGMA synchronous = FULL; PRAGMA busy_timeout = 3000;";
 
         public override void ConnectionOpened(System.Data.Common.DbConnection connection, ConnectionEndEventData eventData)
         {

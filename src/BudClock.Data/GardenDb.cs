@@ -26,6 +26,8 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
     public DbSet<EntryRow> Entries => Set<EntryRow>();
     public DbSet<ReadingRow> Readings => Set<ReadingRow>();
     public DbSet<ForecastRow> Forecast => Set<ForecastRow>();
+    public DbSet<ActRow> Acts => Set<ActRow>();
+    public DbSet<ActChangeRow> ActChanges => Set<ActChangeRow>();
 
     internal const string ToolsKey = "Id";
 
@@ -33,12 +35,14 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
     {
         model.Entity<PlaceRow>(place =>
         {
-            place.HasIndex(p => p.Code).IsUnique();
+            place.HasIndex(p => p.Code).IsUnique().HasFilter("Removed = 0");
+            place.HasQueryFilter(p => !p.Removed);
             place.Property(p => p.Code).UseCollation("NOCASE");
         });
         model.Entity<PlantRow>(plant =>
         {
-            plant.HasIndex(p => p.Tag).IsUnique();
+            plant.HasIndex(p => p.Tag).IsUnique().HasFilter("Removed = 0");
+            plant.HasQueryFilter(p => !p.Removed);
             plant.Property(p => p.Tag).UseCollation("NOCASE");
             AsJson(plant.Property(p => p.Schools), schools => schools, json => json);
             plant.Property(p => p.Version).IsConcurrencyToken();
@@ -55,6 +59,13 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
             entry.HasIndex(e => new { e.PlantId, e.On });
             entry.HasIndex(e => e.Logged);
         });
+        model.Entity<ActRow>(act =>
+        {
+            act.HasKey(a => a.Number);
+            act.Property(a => a.Number).ValueGeneratedOnAdd().HasAnnotation("Sqlite:Autoincrement", true);
+            act.HasIndex(a => a.Id).IsUnique();
+        });
+        model.Entity<ActChangeRow>().HasIndex(change => change.Act);
         OnShelf(model);
         model.Entity<ReadingRow>().HasIndex(r => new { r.PlaceId, r.At }).IsUnique();
         model.Entity<ForecastRow>().HasIndex(f => new { f.PlaceId, f.On }).IsUnique();
@@ -74,7 +85,7 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
             AsJson(
                 recipe.Property(r => r.Feeds),
                 feeds => feeds.ToDictionary(pair => pair.Key, pair => pair.Value.ToString()!),
-                json => (IReadOnlyDictionary<string, Strength>)json.ToDictionary(pair => pair.Key, pair => Strength.Read(pair.Value)!)
+                json => (IReadOnlyDictionary<string, Strength>)json.ToDictionary(pair => pair.Key, pair => ReadStrength(pair.Value))
             );
         });
         model.Entity<Trial>(trial =>
@@ -88,6 +99,8 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
             tools.HasKey(ToolsKey);
         });
     }
+
+    static Strength ReadStrength(string text) => Strength.Read(text) ?? throw new FormatException($"\"{text}\" is no strength.");
 
     /// <summary>A small list or map in one column.</summary>
     static void AsJson<T, TJson>(PropertyBuilder<T> property, Func<T, TJson> toJson, Func<TJson, T> from)

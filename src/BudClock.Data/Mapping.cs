@@ -1,3 +1,5 @@
+using System.Text.Json;
+
 namespace BudClock.Data;
 
 /// <summary>Rows to the journal's types and back.</summary>
@@ -19,6 +21,7 @@ static class Mapping
     /// <summary>A plant with its organs and entries, in the order in which they were written down.</summary>
     public static Plant ToPlant(
         this PlantRow row,
+        string? place,
         IEnumerable<OrganRow> organs,
         IEnumerable<ForecastKeptRow> forecasts,
         IReadOnlyList<Entry> entries
@@ -26,10 +29,11 @@ static class Mapping
         new()
         {
             Tag = row.Tag,
+            FormerTags = row.FormerTags,
             Name = row.Name,
             Taxon = row.Taxon,
             Sheet = row.Sheet,
-            Place = row.Place?.Code,
+            Place = place,
             Vessel = row.Vessel,
             Acquired = row.Acquired,
             Pot =
@@ -102,21 +106,8 @@ static class Mapping
             Parent = organ.Parent,
         };
 
-    public static Entry ToEntry(EntryRow row) =>
-        new()
-        {
-            Id = row.Id,
-            On = row.On,
-            Kind = EntryKinds.Find(row.Kind) ?? throw new InvalidDataException($"Entry {row.Id} has the unknown kind \"{row.Kind}\"."),
-            Organ = row.Organ,
-            Amount = row.Value is { } value ? new(value, row.Unit is null ? null : Unit.Find(row.Unit)) : null,
-            Text = row.Text,
-            File = row.File,
-            Mix = row.Mix,
-            Logged = new DateTimeOffset(row.Logged, TimeSpan.Zero),
-            Act = row.Act,
-            Struck = row.Struck,
-        };
+    /// <summary>What an entry changed about its plant, from its column.</summary>
+    public static IReadOnlyList<FactChange> Sets(string? json) => json is null ? [] : JsonSerializer.Deserialize<FactChange[]>(json)!;
 
     public static EntryRow ToRow(this Entry entry) =>
         new()
@@ -133,5 +124,7 @@ static class Mapping
             Logged = entry.Logged.UtcTicks,
             Act = entry.Act,
             Struck = entry.Struck,
+            Sets = entry.Sets.Count == 0 ? null : JsonSerializer.Serialize(entry.Sets),
+            Amends = entry.Amends,
         };
 }

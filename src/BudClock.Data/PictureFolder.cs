@@ -9,11 +9,18 @@ public sealed class PictureFolder(string dataFolder)
     readonly string folder = Path.Combine(dataFolder, Name);
 
     /// <summary>Writes a picture; it is on disk, and whole, when this returns.</summary>
-    public async Task SaveAsync(string file, byte[] full, byte[] small)
+    public void Save(string file, byte[] full, byte[] small)
     {
-        Directory.CreateDirectory(folder);
-        await WriteAsync(PathOf(file), full);
-        await WriteAsync(PathOf(Small(file)), small);
+        GardenFolder.Create(folder);
+        Durably.Write(PathOf(file), full);
+        Durably.Write(PathOf(Small(file)), small);
+    }
+
+    /// <summary>Moves the pictures of another folder in; those that are here stay as they are.</summary>
+    public void TakeOver(PictureFolder other)
+    {
+        foreach (var file in other.All.Where(file => Find(file) is null))
+            Save(file, File.ReadAllBytes(other.PathOf(file)), File.ReadAllBytes(other.PathOf(Small(file))));
     }
 
     /// <summary>The path of a picture, or null when its file is missing.</summary>
@@ -33,6 +40,7 @@ public sealed class PictureFolder(string dataFolder)
                 .. Directory
                     .GetFiles(folder, "*.jpg")
                     .Select(path => Path.GetFileName(path)!)
+                    .Where(Pictures.Sound) // what was put beside them by hand is not ours
                     .Where(name => !name.EndsWith(SmallEnding, StringComparison.Ordinal))
                     .Order(StringComparer.Ordinal),
             ]
@@ -47,16 +55,4 @@ public sealed class PictureFolder(string dataFolder)
         Pictures.Sound(file)
             ? Path.Combine(folder, file)
             : throw new ArgumentException($"\"{file}\" is no name of a picture.", nameof(file));
-
-    /// <summary>A file is written beside its name first, so that a name never stands for half a picture.</summary>
-    static async Task WriteAsync(string path, byte[] content)
-    {
-        var part = path + ".part";
-        await using (var stream = new FileStream(part, FileMode.Create, FileAccess.Write))
-        {
-            await stream.WriteAsync(content);
-            stream.Flush(flushToDisk: true);
-        }
-        File.Move(part, path, overwrite: true);
-    }
 }

@@ -10,7 +10,7 @@ public sealed class GardenRow
     public bool UsUnits { get; set; }
 }
 
-public sealed class PlaceRow
+public sealed class PlaceRow : IKeptWhenRemoved
 {
     public int Id { get; set; }
     public required string Code { get; set; }
@@ -20,12 +20,21 @@ public sealed class PlaceRow
 
     /// <summary>Where it comes in the walk.</summary>
     public int Position { get; set; }
+
+    /// <inheritdoc/>
+    public bool Removed { get; set; }
 }
 
-public sealed class PlantRow
+public sealed class PlantRow : IKeptWhenRemoved
 {
     public int Id { get; set; }
     public required string Tag { get; set; }
+
+    /// <summary>Tags it had before, oldest first.</summary>
+    public List<string> FormerTags { get; set; } = [];
+
+    /// <inheritdoc/>
+    public bool Removed { get; set; }
     public string? Name { get; set; }
     public string? Taxon { get; set; }
     public string? Sheet { get; set; }
@@ -98,6 +107,63 @@ public sealed class OrganRow
     public string? Parent { get; set; }
 }
 
+/// <summary>Something that others hang on: taken away, it is kept out of sight, so that it can come back whole.</summary>
+public interface IKeptWhenRemoved
+{
+    /// <summary>Taken away, and in no list any more.</summary>
+    bool Removed { get; set; }
+}
+
+/// <summary>What was written in one go: one transaction, undone as a whole.</summary>
+public sealed class ActRow
+{
+    /// <summary>Counts up with each act, whatever the clock says.</summary>
+    public long Number { get; set; }
+
+    /// <summary>Made by whoever writes; an act sent twice is written once.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>Who wrote it; there is one grower until there are accounts.</summary>
+    public required string Author { get; set; }
+
+    /// <summary>UTC ticks.</summary>
+    public long At { get; set; }
+
+    /// <summary>What it was, for the grower: "Watered 300 mL on LYC-01".</summary>
+    public required string Words { get; set; }
+
+    /// <summary>Keys of the plants it wrote entries for.</summary>
+    public List<int> Plants { get; set; } = [];
+
+    /// <summary>It brought readings of the weather.</summary>
+    public bool Readings { get; set; }
+
+    /// <summary>The act that this one took back; null for any other.</summary>
+    public long? Undoes { get; set; }
+
+    /// <summary>The act that took this one back; null while it stands.</summary>
+    public long? UndoneBy { get; set; }
+}
+
+/// <summary>A row that an act added, changed or took away, with what it was and became. Entries and readings name their act instead.</summary>
+public sealed class ActChangeRow
+{
+    public long Id { get; set; }
+    public long Act { get; set; }
+
+    /// <summary>The row's type.</summary>
+    public required string Row { get; set; }
+
+    /// <summary>Its key, as a JSON list.</summary>
+    public required string Key { get; set; }
+
+    /// <summary>What changed as it was, a JSON object; null where the row is new.</summary>
+    public string? Before { get; set; }
+
+    /// <summary>What changed as it became; null where the row was taken away.</summary>
+    public string? After { get; set; }
+}
+
 /// <summary>A fact of the journal. Only its being struck ever changes.</summary>
 public sealed class EntryRow
 {
@@ -116,6 +182,18 @@ public sealed class EntryRow
     public long Logged { get; set; }
     public Guid Act { get; set; }
     public bool Struck { get; set; }
+
+    /// <summary>The act that wrote it into this garden, which for a file that was taken in is another than the entry's own.</summary>
+    public Guid? By { get; set; }
+
+    /// <summary>The act that struck it; null where it stands, or was struck before acts were kept.</summary>
+    public Guid? StruckBy { get; set; }
+
+    /// <summary>What it changed about its plant, as JSON; null for nothing.</summary>
+    public string? Sets { get; set; }
+
+    /// <summary>The entry it corrects.</summary>
+    public Guid? Amends { get; set; }
 }
 
 public sealed class ReadingRow
@@ -128,6 +206,12 @@ public sealed class ReadingRow
     public long At { get; set; }
     public double? TemperatureC { get; set; }
     public double? HumidityPct { get; set; }
+
+    /// <summary>The act that brought it; null for a thermometer's own.</summary>
+    public Guid? Act { get; set; }
+
+    /// <summary>The act that brought it was taken back.</summary>
+    public bool Struck { get; set; }
 }
 
 public sealed class ForecastRow

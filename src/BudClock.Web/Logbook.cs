@@ -1,148 +1,178 @@
 using BudClock.Core.Advising;
 using BudClock.Data;
+using Microsoft.EntityFrameworkCore;
+using Serilog;
 
 namespace BudClock.Web;
 
-/// <summary>Writes into the journal: one act at a time, each undone as a whole. What it returns from is on disk.</summary>
-public sealed class Logbook(GardenStore store, TodaysGarden glasshouse, Clock clock)
+/// <summary>What became of something that was written.</summary>
+/// <param name="Done">False where it was refused and nothing was written.</param>
+/// <param name="Trouble">Why it was refused, for the grower.</param>
+public sealed record Outcome(bool Done, string? Trouble = null)
 {
-    static readonly TimeSpan UndoReach = TimeSpan.FromDays(1);
+    /// <summary>The id of the act, by which it can be undone again.</summary>
+    public Guid Act { get; init; }
+
+    /// <summary>What was taken back, for an undo.</summary>
+    public string? Words { get; init; }
+
+    /// <summary>It was sent before, and stands already.</summary>
+    public bool Before { get; init; }
+}
+
+/// <summary>The one door through which pages and programs write: one act at a time, each undone as a whole.</summary>
+public sealed class Logbook(GardenWriter writer, TodaysGarden glasshouse, Clock clock)
+{
+    /// <summary>There is one grower until there are accounts.</summary>
+    public const string Grower = "grower";
+
+    /// <summary>A garden's beginning is nobody's act to take back.</summary>
+    const string Beginning = "beginning";
+
+    /// <summary>Whoever measures by itself.</summary>
+    const string Thermometer = "thermometer";
+
+    /// <summary>Writes an act. What this has returned from is on disk, and the garden in memory is as it is there.</summary>
+    /// <param name="id">Made by whoever sends it; the same one again changes nothing.</param>
+    /// <param name="words">What it is, for the list of what was done.</param>
+    public Task<Outcome> WriteAsync(Guid? id, string words, Change change, CancellationToken cancel = default) =>
+        WriteAsync(id, Grower, words, change, null, cancel);
 
     /// <summary>Logs the same entries for one plant or several, as one act. Each goes to the organ that it is about.</summary>
-    /// <returns>False, with nothing logged, when there is no plant of one of the tags.</returns>
-    /// <param name="together">The act of something that was written just before and is undone with it, such as a picture.</param>
-    public Task<bool> LogAsync(IReadOnlyList<string> tags, IReadOnlyList<EntryDraft> entries, Guid? together = null) =>
-        LogEachAsync([.. tags.Select(tag => (tag, entries))], together);
+    /// <param name="besides">What is written in the same act.</param>
+    public Task<Outcome> LogAsync(
+        Guid? id,
+        IReadOnlyList<string> tags,
+        IReadOnlyList<EntryDraft> entries,
+        Change? besides = null,
+        CancellationToken cancel = default
+    ) => LogEachAsync(id, [.. tags.Select(tag => (tag, entries))], besides, cancel);
 
     /// <summary>The same with entries of its own for each plant.</summary>
-    public async Task<bool> LogEachAsync(IReadOnlyList<(string Tag, IReadOnlyList<EntryDraft> Entries)> plants, Guid? together = null)
+    public Task<Outcome> LogEachAsync(
+        Guid? id,
+        IReadOnlyList<(string Tag, IReadOnlyList<EntryDraft> Entries)> plants,
+        Change? besides = null,
+        CancellationToken cancel = default
+    )
     {
-        if (await glasshouse.TodayAsync() is not { } today)
-            return false;
-        var act = together ?? Guid.CreateVersion7();
-        var written = new List<PlantEntries>();
-        foreach (var (tag, entries) in plants)
-        {
-            if (today.Find(tag) is not { } plant)
-                return false;
-            var placed = plant.Book.Place([.. entries.Select(entry => WithPlaces(entry, plant.Plant, today))]);
-            written.Add(new(tag, Facts(placed.Entries, act), placed.Added));
-        }
-        if (!await store.LogAsync(written))
-            return false;
-        foreach (var plant in written)
-        {
-            if (plant.Entries.LastOrDefault(e => e.Kind == EntryKinds.Moved) is { } moved)
-                await MoveAsync(plant.Tag, Moves.To(moved.Text, today.Places));
-            await RefreshAsync(plant.Tag);
-        }
-        return true;
-    }
+        var act = id ?? Guid.CreateVersion7();
+        var assessed = new List<Assessment>();
+        return WriteAsync(act, Grower, Words(plants), Write, assessed, cancel);
 
-    /// <summary>A move says where from, so that it can be undone.</summary>
-    static EntryDraft WithPlaces(EntryDraft entry, Plant plant, GardenDay today) =>
-        entry.Kind == EntryKinds.Moved && Moves.To(entry.Text, today.Places) is { } to && today.PlaceOf(plant) is { } from && from != to
-            ? entry with
+        // Where each entry belongs is decided here, while nobody else writes, against the garden as it stands now.
+        async Task Write(GardenDb db, ActRow row)
+        {
+            assessed.Clear();
+            var today = await glasshouse.TodayAsync() ?? throw new ActRefusedException("The garden has not been set up yet.");
+            if (besides is not null)
+                await besides(db, row);
+            var written = new List<PlantEntries>();
+            foreach (var (tag, entries) in plants)
             {
-                Text = Moves.Words(from, to),
+                var plant = today.Find(tag) ?? throw new ActRefusedException($"{tag} is not here any more. Nothing was logged.");
+                var (facts, after) = EntryWriting.Write(plant, entries, today, act, clock.GetUtcNow());
+                written.Add(facts);
+                assessed.Add(after);
             }
-            : entry;
-
-    async Task MoveAsync(string tag, Place? to)
-    {
-        if (to is not null)
-            await store.MovePlantAsync(tag, to.Code);
+            await Changes.Entries(written)(db, row);
+        }
     }
 
-    /// <summary>Logs one entry that is ready: a picture, or what a form has made.</summary>
-    public async Task<bool> LogAsync(string tag, Entry entry)
+    static string Words(IReadOnlyList<(string Tag, IReadOnlyList<EntryDraft> Entries)> plants) =>
+        plants.Count == 0
+            ? "Nothing"
+            : $"{string.Join(", ", plants[0].Entries.Select(entry => entry.Words))} on "
+                + (plants.Count > 3 ? $"{plants.Count} plants" : string.Join(", ", plants.Select(plant => plant.Tag)));
+
+    /// <summary>Begins a garden. Undo passes over it: without it there would be no garden to undo anything in.</summary>
+    public Task<Outcome> BeginAsync(string words, Change change) =>
+        WriteAsync(Guid.CreateVersion7(), Beginning, words, change, null, CancellationToken.None);
+
+    /// <summary>Keeps what a thermometer measured. It is nobody's act, so undo passes over it.</summary>
+    public Task<Outcome> MeasureAsync(IReadOnlyList<ClimateReading> readings, CancellationToken cancel = default) =>
+        WriteAsync(Guid.CreateVersion7(), Thermometer, $"{readings.Count} readings", Changes.Readings(readings), null, cancel);
+
+    /// <summary>Takes back the last act that stands, whatever it was.</summary>
+    public async Task<Outcome> UndoAsync(Guid? id, CancellationToken cancel = default)
     {
-        if (!await store.LogAsync([new(tag, [entry], [])]))
-            return false;
-        await RefreshAsync(tag);
-        return true;
+        string? words = null;
+        var outcome = await WriteAsync(id, "Undone", Undoing.Last(act => words = act.Words), cancel);
+        return outcome with { Words = words };
     }
 
-    /// <summary>Entries of one act, in their order.</summary>
-    public IReadOnlyList<Entry> Facts(IReadOnlyList<EntryDraft> entries, Guid act)
+    /// <summary>Takes an undo back.</summary>
+    public async Task<Outcome> RedoAsync(Guid? id, Guid undo, CancellationToken cancel = default)
     {
-        var now = clock.GetUtcNow();
-        return
-        [
-            .. entries.Select(
-                (entry, index) =>
-                    new Entry
-                    {
-                        Id = Guid.CreateVersion7(),
-                        On = entry.On,
-                        Kind = entry.Kind,
-                        Organ = entry.Organ,
-                        Amount = entry.Amount,
-                        Text = entry.Text,
-                        Mix = entry.Mix,
-                        Logged = now.AddTicks(index), // entries of one act keep their order
-                        Act = act,
-                    }
-            ),
-        ];
-    }
-
-    /// <summary>Undoes the last act of the past day.</summary>
-    /// <returns>The plants it was about.</returns>
-    public async Task<IReadOnlyList<string>> UndoAsync()
-    {
-        var before = await glasshouse.TodayAsync();
-        var tags = await store.UndoAsync(clock.GetUtcNow() - UndoReach);
-        foreach (var tag in tags)
-            await MovedBackAsync(tag, before?.Find(tag)?.Plant);
-        return tags;
+        string? words = null;
+        var outcome = await WriteAsync(id, "Undone no more", Undoing.Again(undo, act => words = act.Words), cancel);
+        return outcome with { Words = words };
     }
 
     /// <summary>Strikes an entry, or restores it.</summary>
-    public async Task<bool> StrikeAsync(string tag, Guid entry, bool struck)
+    public Task<Outcome> StrikeAsync(Guid? id, string tag, Guid entry, bool struck, CancellationToken cancel = default) =>
+        WriteAsync(id, $"An entry of {tag} {(struck ? "struck" : "restored")}", Changes.Strike(tag, entry, struck), cancel);
+
+    /// <summary>Corrects an entry: the old one is struck and stays in the log, the new one says what it was.</summary>
+    public Task<Outcome> AmendAsync(Guid? id, string tag, Entry old, EntryDraft now, CancellationToken cancel = default)
     {
-        var before = await glasshouse.TodayAsync();
-        if (!await store.StrikeAsync(tag, entry, struck))
-            return false;
-        await MovedBackAsync(tag, before?.Find(tag)?.Plant);
-        return true;
+        var act = id ?? Guid.CreateVersion7();
+        return WriteAsync(act, $"{old} of {tag} corrected to {now.Words}", Write, cancel);
+
+        async Task Write(GardenDb db, ActRow row)
+        {
+            var today = await glasshouse.TodayAsync() ?? throw new ActRefusedException("The garden has not been set up yet.");
+            var plant = today.Find(tag) ?? throw new ActRefusedException($"{tag} is not here any more.");
+            await Changes.Strike(plant.Plant.Tag, old.Id, struck: true)(db, row);
+            await Changes.Entries(EntryWriting.Correct(plant, old, now, today, act))(db, row);
+        }
     }
 
-    /// <summary>A plant whose newest move was struck stands again where it came from; restored, where it went.</summary>
-    async Task MovedBackAsync(string tag, Plant? before)
+    async Task<Outcome> WriteAsync(
+        Guid? id,
+        string author,
+        string words,
+        Change change,
+        List<Assessment>? assessed,
+        CancellationToken cancel
+    )
     {
-        await glasshouse.RefreshAsync(tag);
-        if (await glasshouse.TodayAsync() is not { } today || today.Find(tag)?.Plant is not { } after || before is null)
-            return;
-        var (was, now) = (NewestMove(before), NewestMove(after));
-        if (was == now)
-            return;
-        await MoveAsync(
-            tag,
-            now is null || (was is not null && was.On >= now.On && after.Entries.Any(e => e.Id == was.Id && e.Struck))
-                ? Moves.From(was!.Text, today.Places)
-                : Moves.To(now.Text, today.Places)
-        );
-        await glasshouse.RefreshAsync(tag);
+        var act = new Act(id ?? Guid.CreateVersion7(), author, clock.GetUtcNow(), words.Length > 300 ? words[..300] + "…" : words);
+        for (var tries = 1; ; tries++)
+        {
+            try
+            {
+                var written = await writer.WriteAsync(act, change, done => TakeInAsync(done, assessed), cancel);
+                return new(true) { Act = act.Id, Before = !written.Written };
+            }
+            catch (DbUpdateException fault) when (fault.InnerException is Microsoft.Data.Sqlite.SqliteException { SqliteErrorCode: 19 } && tries < 3)
+            {
+                glasshouse.Forget(); // what it was decided against was not what stands: once more, against that
+            }
+            catch (ChangedElsewhereException)
+            {
+                throw;
+            }
+            catch (ActRefusedException refused)
+            {
+                return new(false, refused.Message);
+            }
+        }
     }
 
-    static Entry? NewestMove(Plant plant) =>
-        plant.Entries.Where(e => e.Kind == EntryKinds.Moved && !e.Struck).OrderBy(e => e.On).ThenBy(e => e.Logged).LastOrDefault();
-
-    /// <summary>Reads the plant anew, and keeps what is forecast of it now where that is new.</summary>
-    async Task RefreshAsync(string tag)
+    /// <summary>It is on disk: whatever goes wrong from here on must not change the answer.</summary>
+    async Task TakeInAsync(WrittenAct written, List<Assessment>? assessed)
     {
-        await glasshouse.RefreshAsync(tag);
-        if ((await glasshouse.TodayAsync())?.Find(tag) is not { } plant || New(plant) is not { Count: > 0 } fresh)
+        if (!written.Written)
             return;
-        await store.KeepForecastsAsync(tag, fresh);
-        await glasshouse.RefreshAsync(tag);
+        try
+        {
+            await glasshouse.TakeInAsync(written, assessed);
+        }
+        catch (Exception fault)
+        {
+            Log.Warning(fault, "The garden in memory could not be brought up to date; it is read anew.");
+            glasshouse.Forget();
+        }
     }
-
-    static List<Forecast> New(Assessment plant) =>
-        [
-            .. plant.Forecasts.Where(forecast =>
-                plant.Plant.Forecasts.LastOrDefault(kept => kept.Of == forecast.Of && kept.Organ == forecast.Organ)?.Says(forecast) != true
-            ),
-        ];
 }

@@ -1,8 +1,12 @@
 using System.Globalization;
+using System.Net;
 using BudClock.Core.Advising;
+using BudClock.Core.Formats;
 using BudClock.Data;
 using BudClock.Web.Api;
 using BudClock.Web.Demo;
+using BudClock.Web.Doorstep;
+using BudClock.Web.Incoming;
 using BudClock.Web.Photos;
 using BudClock.Web.StandIns;
 using Microsoft.AspNetCore.DataProtection;
@@ -20,7 +24,28 @@ public static class Server
 
     public static async Task<WebApplication> BuildAsync(ServerOptions options)
     {
-        Directory.CreateDirectory(options.DataFolder);
+        GardenFolder.Create(options.DataFolder);
+        var held = await FolderLock.TakeAsync(options.DataFolder, Patience) ?? throw new FolderTroubleException(InUse(options.DataFolder));
+        try
+        {
+            return await BuildAsync(options, held);
+        }
+        catch
+        {
+            held.Dispose();
+            throw;
+        }
+    }
+
+    /// <summary>A server that is just stopping gets a moment to let go of the folder.</summary>
+    static readonly TimeSpan Patience = TimeSpan.FromSeconds(3);
+
+    /// <summary>Why a second one cannot work on a folder.</summary>
+    public static string InUse(string folder) =>
+        $"Another Bud Clock is running on {folder}. Use its pages, or stop it first; two at once would not see each other's entries.";
+
+    static async Task<WebApplication> BuildAsync(ServerOptions options, FolderLock held)
+    {
         // Files lie beside the program, so that it can be started from any folder.
         var builder = WebApplication.CreateBuilder(
             new WebApplicationOptions
@@ -29,26 +54,30 @@ public static class Server
                 ContentRootPath = AppContext.BaseDirectory,
             }
         );
-        builder.WebHost.UseUrls(options.Address);
-        builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = LargestUpload);
+        // No setting of the framework, such as another address to listen on, is taken from around.
+        builder.Configuration.Sources.Clear();
+        builder.WebHost.ConfigureKestrel(kestrel =>
+        {
+            kestrel.AddServerHeader = false;
+            kestrel.Limits.MaxRequestBodySize = LargestUpload;
+            kestrel.Listen(IPAddress.Loopback, options.Port);
+        });
         builder.Services.AddSerilog(log =>
             log.MinimumLevel.Warning()
                 .MinimumLevel.Override("Microsoft.AspNetCore.Antiforgery", LogEventLevel.Error) // says only that forms are not cached
                 .MinimumLevel.Override("Microsoft.AspNetCore.DataProtection", LogEventLevel.Error) // the keys lie beside the garden
+                .MinimumLevel.Override("Microsoft.EntityFrameworkCore", LogEventLevel.Fatal) // what it could not do is told where it was asked
                 .WriteTo.Console(formatProvider: CultureInfo.InvariantCulture, standardErrorFromLevel: LogEventLevel.Verbose)
         );
-        AddServices(builder.Services, options);
+        AddServices(builder.Services, options, held);
 
         var app = builder.Build();
         UsePipeline(app);
         await PrepareAsync(app.Services, options);
-        // A large garden is read while the grower's browser still opens.
-        var garden = app.Services.GetRequiredService<TodaysGarden>();
-        app.Lifetime.ApplicationStarted.Register(() => _ = Task.Run(garden.TodayAsync));
         return app;
     }
 
-    static void AddServices(IServiceCollection services, ServerOptions options)
+    static void AddServices(IServiceCollection services, ServerOptions options, FolderLock held)
     {
         services.AddGarden(options.DataFolder);
         services.AddSingleton(new Clock(options.Time, options.Day ?? (options.Demo ? DemoGarden.Day : null)));
@@ -56,6 +85,9 @@ public static class Server
         services.AddSingleton<TodaysGarden>();
         services.AddSingleton<Logbook>();
         services.AddSingleton<PictureBook>();
+        services.AddSingleton<ImportDesk>();
+        services.AddSingleton(_ => held); // let go of when the server ends
+        services.AddHostedService<FirstReading>();
         services
             .AddDataProtection()
             .SetApplicationName("Bud Clock")
@@ -69,9 +101,17 @@ public static class Server
 
     static void UsePipeline(WebApplication app)
     {
-        app.UseExceptionHandler("/trouble");
+        app.Services.GetRequiredService<FolderLock>();
+        app.UseMiddleware<Doors>();
+        app.UseExceptionHandler(
+            new ExceptionHandlerOptions
+            {
+                ExceptionHandlingPath = "/trouble",
+                StatusCodeSelector = Troubles.Status,
+                SuppressDiagnosticsCallback = context => Troubles.Told(context.Exception),
+            }
+        );
         app.UseStatusCodePagesWithReExecute("/trouble", "?code={0}");
-        app.Use(Headers);
         app.UseStaticFiles();
         app.UseRouting();
         app.MapRazorPages();
@@ -79,36 +119,34 @@ public static class Server
         app.MapPictures();
     }
 
-    /// <summary>Nothing comes from elsewhere, and nothing runs that is not a file of ours.</summary>
-    static Task Headers(HttpContext context, RequestDelegate next)
-    {
-        var headers = context.Response.Headers;
-        headers.ContentSecurityPolicy =
-            "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
-        headers.XContentTypeOptions = "nosniff";
-        headers["Referrer-Policy"] = "same-origin";
-        // A page elsewhere that resolves to this machine must not read the garden.
-        if (context.Request.Host.Host is not ("127.0.0.1" or "localhost"))
-        {
-            context.Response.StatusCode = StatusCodes.Status400BadRequest;
-            return Task.CompletedTask;
-        }
-        return next(context);
-    }
-
     static async Task PrepareAsync(IServiceProvider services, ServerOptions options)
     {
         // The sheets are read and checked once, beside the database: a fault in them is met here and not on a grower's page.
         var sheets = Task.Run(() => Assessor.Shipped);
-        await GardenDatabase.PrepareAsync(services.GetRequiredService<IDbContextFactory<GardenDb>>());
+        var databases = services.GetRequiredService<IDbContextFactory<GardenDb>>();
+        await GardenFolder.PrepareAsync(databases, options.DataFolder, words => Log.Warning("{Words}", words));
         await sheets;
-        if (!options.Demo || await services.GetRequiredService<GardenStore>().ReadAsync() is not null)
+        if (options.Demo)
+            await DemoAsync(services);
+    }
+
+    /// <summary>Only into a folder without a garden: nobody's own garden gets made-up readings and notes.</summary>
+    static async Task DemoAsync(IServiceProvider services)
+    {
+        var store = services.GetRequiredService<GardenStore>();
+        var marker = Path.Combine(services.GetRequiredService<ServerOptions>().DataFolder, DemoGarden.Marker);
+        if (await store.ReadAsync(acts: false, entriesOf: []) is { } garden)
+        {
+            if (garden.Garden.Name != DemoGarden.Name && !File.Exists(marker))
+                throw new FolderTroubleException(
+                    $"There is a garden of your own in this folder, \"{garden.Garden.Name}\". The demo needs a folder of its own: name "
+                        + "another with --data, or start without --demo."
+                );
             return;
-        var demo = DemoGarden.Read();
-        await services.GetRequiredService<GardenImport>().ImportAsync(demo);
-        await new SimulatedCamera(services.GetRequiredService<PictureFolder>(), services.GetRequiredService<GardenStore>()).TakeAsync(
-            demo.Plants,
-            DemoGarden.Pictured
-        );
+        }
+        var demo = new SimulatedCamera(services.GetRequiredService<PictureFolder>()).Take(DemoGarden.Read(), DemoGarden.Pictured);
+        var plan = new ImportPlan(ImportDesk.Nothing, demo, ImportWay.Add, GardenToo: true);
+        await services.GetRequiredService<Logbook>().BeginAsync("The demo garden", ImportRows.Take(plan));
+        await File.WriteAllTextAsync(marker, "The demo garden was made in this folder.\n");
     }
 }

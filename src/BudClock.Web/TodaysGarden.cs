@@ -4,6 +4,7 @@ using BudClock.Core.Advising.Vessels;
 using BudClock.Core.Climate;
 using BudClock.Core.Evidence;
 using BudClock.Core.Feeding;
+using BudClock.Core.Formats;
 using BudClock.Core.Mixing;
 using BudClock.Core.Notes;
 using BudClock.Core.Round;
@@ -15,7 +16,7 @@ namespace BudClock.Web;
 /// The garden as it stands today, kept in memory. A plant's assessment is dropped when its journal changes, all of them
 /// when the day, the weather or the garden does; a note on one plant recomputes one plant.
 /// </summary>
-public sealed class TodaysGarden(GardenStore store, ShelfStore shelf, Clock clock)
+public sealed class TodaysGarden(GardenStore store, Clock clock)
 {
     /// <summary>How far back readings still say something of the nights now, with a day to spare for time zones.</summary>
     static readonly TimeSpan Spoken = TimeSpan.FromDays(Weather.Kept + 2);
@@ -60,14 +61,22 @@ public sealed class TodaysGarden(GardenStore store, ShelfStore shelf, Clock cloc
         }
     }
 
-    /// <summary>Reads one plant anew after its journal or its details changed.</summary>
-    public async Task RefreshAsync(string tag)
+    /// <summary>Brings the garden in memory up to what was just written, and drops only what that touches.</summary>
+    /// <param name="assessed">The plants of a note as they are now, so that they need not be read and assessed again.</param>
+    public async Task TakeInAsync(WrittenAct written, IReadOnlyList<Assessment>? assessed)
     {
+        Interlocked.Increment(ref forgotten);
+        if (today is not { } kept)
+            return;
         await gate.WaitAsync();
         try
         {
-            if (today is { } kept)
-                today = await store.ReadPlantAsync(tag) is { } plant ? kept.With(plant) : null;
+            if (written.Wide || written.Plants.Count > Few)
+                today = await ReadAgainAsync(kept, written);
+            else if (assessed is { Count: > 0 } && assessed.Count == written.Plants.Count)
+                today = kept.With(assessed);
+            else
+                today = await PlantsAgainAsync(kept, written);
         }
         finally
         {
@@ -75,19 +84,36 @@ public sealed class TodaysGarden(GardenStore store, ShelfStore shelf, Clock cloc
         }
     }
 
-    /// <summary>Reads the mixing shelf anew; the journals are as they were.</summary>
-    public async Task RefreshShelfAsync()
+    /// <summary>So many plants are read one by one; for more, the garden is read through.</summary>
+    const int Few = 200;
+
+    async Task<GardenDay?> PlantsAgainAsync(GardenDay kept, WrittenAct written)
     {
-        await gate.WaitAsync();
-        try
+        var plants = await store.PlantsAsync(written.Plants);
+        // A plant that got another tag, or was taken away, leaves its old tag behind.
+        return plants.Count == written.Plants.Count && plants.All(plant => kept.Find(plant.Tag) is not null)
+            ? kept.With([.. plants.Select(plant => kept.Assessed(plant.On(kept.Day)))])
+            : await ReadAgainAsync(kept, written);
+    }
+
+    /// <summary>Reads all but the journals that were not touched, which are most of it.</summary>
+    async Task<GardenDay?> ReadAgainAsync(GardenDay kept, WrittenAct written)
+    {
+        var record = await store.ReadAsync(clock.GetUtcNow() - Spoken, acts: false, entriesOf: written.Plants);
+        if (record is null)
+            return null;
+        var means = await store.DailyMeansAsync(clock.GetUtcNow() - Remembered);
+        var read = record with
         {
-            if (today is { } kept)
-                today = kept.With(await shelf.ReadAsync());
-        }
-        finally
-        {
-            gate.Release();
-        }
+            Plants = [.. record.Plants.Select(WithEntries)],
+            Shelf = Says(record.Shelf) == Says(kept.Shelf) ? kept.Shelf : record.Shelf,
+        };
+        return new(read, clock.Today(read.Garden), means, kept);
+
+        static string Says(Shelf shelf) => GardenFileWriter.Write(new(Garden.Unnamed, [], [], [], []) { Shelf = shelf });
+
+        Plant WithEntries(Plant plant) =>
+            plant.Entries.Count == 0 && kept.Find(plant.Tag) is { } known ? plant with { Entries = known.Plant.Entries } : plant;
     }
 
     /// <summary>A plant on another day, with the weather of that day.</summary>
@@ -95,6 +121,7 @@ public sealed class TodaysGarden(GardenStore store, ShelfStore shelf, Clock cloc
     {
         if (day == kept.Day)
             return kept.Find(plant.Tag)!;
+        plant = plant.On(day);
         var end = new DateTimeOffset(day.AddDays(2), TimeOnly.MinValue, TimeSpan.Zero);
         var readings = plant.Place is { } place ? await store.ReadingsAsync(place, end - Spoken - TimeSpan.FromDays(1), end) : [];
         return kept.Assessor.Assess(
@@ -124,16 +151,19 @@ public sealed class GardenDay
     TodaysMix? mix;
 
     /// <param name="earlier">Daily means of readings that are too old to be held one by one.</param>
-    public GardenDay(GardenRecord record, DateOnly day, IReadOnlyList<DailyMean>? earlier = null)
+    /// <param name="before">The garden before a change: what the change does not touch keeps its assessment.</param>
+    public GardenDay(GardenRecord record, DateOnly day, IReadOnlyList<DailyMean>? earlier = null, GardenDay? before = null)
     {
+        record = record with { Plants = [.. record.Plants.Select(plant => plant.On(day))] };
+        Unread = record.Unread;
         (Garden, Places, Forecast, Day) = (record.Garden, record.Places, record.Forecast, day);
         (Vessels, SheetChanges, Assessor) = (record.Vessels, record.SheetChanges, Assessor.With(record.SheetChanges));
         around = new(record, day, earlier);
-        byTag = Assess(record.Plants);
+        byTag = Assess(record.Plants, before?.Day == day ? before : null);
     }
 
     GardenDay(GardenDay other, GardenAround around, ImmutableSortedDictionary<string, Assessment> byTag) =>
-        (Garden, Places, Forecast, Day, this.around, Vessels, SheetChanges, Assessor, this.byTag) = (
+        (Garden, Places, Forecast, Day, this.around, Vessels, SheetChanges, Assessor, Unread, this.byTag) = (
             other.Garden,
             other.Places,
             other.Forecast,
@@ -142,12 +172,31 @@ public sealed class GardenDay
             other.Vessels,
             other.SheetChanges,
             other.Assessor,
+            other.Unread,
             byTag
         );
 
     /// <summary>On as many cores as there are: the first assessment of a large garden is most of a cold start.</summary>
-    ImmutableSortedDictionary<string, Assessment> Assess(IEnumerable<Plant> plants) =>
-        plants.AsParallel().Select(Assess).ToImmutableSortedDictionary(a => a.Plant.Tag, a => a, StringComparer.OrdinalIgnoreCase);
+    ImmutableSortedDictionary<string, Assessment> Assess(IEnumerable<Plant> plants, GardenDay? before = null) =>
+        plants
+            .AsParallel()
+            .Select(plant => before is null ? Assessed(plant) : before.Still(plant, this) ?? Assessed(plant))
+            .ToImmutableSortedDictionary(a => a.Plant.Tag, a => a, StringComparer.OrdinalIgnoreCase);
+
+    /// <summary>The assessment that a plant had, where nothing that it rests on has changed since; null where something has.</summary>
+    Assessment? Still(Plant plant, GardenDay now) =>
+        now.Garden == Garden
+        && ReferenceEquals(now.Shelf, Shelf)
+        && Find(plant.Tag) is { } known
+        && ReferenceEquals(known.Plant.Entries, plant.Entries)
+        && known.Plant.Version == plant.Version
+        && now.SheetChanges.SequenceEqual(SheetChanges)
+        && around.Of(known.Plant).Same(now.around.Of(plant))
+            ? known
+            : null;
+
+    /// <summary>What could not be read of the stored garden, as sentences.</summary>
+    public IReadOnlyList<string> Unread { get; } = [];
 
     public DateOnly Day { get; }
     public Garden Garden { get; }
@@ -174,7 +223,7 @@ public sealed class GardenDay
         var places = Places
             .SelectMany(p => (string[])[p.Name, p.Code], (place, name) => (place, name))
             .DistinctBy(p => p.name, StringComparer.OrdinalIgnoreCase);
-        return new(Tags, day ?? Day, Garden.UsUnits)
+        return new([.. Tags, .. Former.Keys], day ?? Day, Garden.UsUnits)
         {
             Books = tag => Find(tag)?.Book,
             Batches = [.. Shelf.Batches.Where(batch => batch.ThrownAway is null).Select(batch => batch.Code)],
@@ -182,8 +231,22 @@ public sealed class GardenDay
         };
     }
 
-    /// <summary>The plant of that tag in any case, or null.</summary>
-    public Assessment? Find(string? tag) => tag is null ? null : byTag.GetValueOrDefault(tag);
+    /// <summary>The plant of that tag in any case, also of one it had before; null for none.</summary>
+    public Assessment? Find(string? tag) =>
+        tag is null ? null
+        : byTag.TryGetValue(tag, out var plant) ? plant
+        : Former.TryGetValue(tag, out var now) ? byTag.GetValueOrDefault(now)
+        : null;
+
+    IReadOnlyDictionary<string, string>? former;
+
+    /// <summary>Tags that plants had before, to those they have now.</summary>
+    IReadOnlyDictionary<string, string> Former =>
+        former ??= Plants
+            .SelectMany(a => a.Plant.FormerTags.Select(old => (old, a.Plant.Tag)))
+            .Where(pair => !byTag.ContainsKey(pair.old))
+            .DistinctBy(pair => pair.old, StringComparer.OrdinalIgnoreCase)
+            .ToDictionary(pair => pair.old, pair => pair.Tag, StringComparer.OrdinalIgnoreCase);
 
     /// <summary>Trays, reservoirs and cover pots with what stands in them.</summary>
     public IReadOnlyList<SharedVessel> SharedVessels => shared ??= [.. Vessels.Select(vessel => SharedVessel.Of(vessel, Plants, Day))];
@@ -194,37 +257,33 @@ public sealed class GardenDay
     /// <summary>What to mix for the plants that are due now.</summary>
     public TodaysMix Mix => mix ??= TodaysMix.Of(Plants, SharedVessels, Shelf, Day);
 
-    public Place? PlaceOf(Plant plant) => Places.FirstOrDefault(p => p.Code == plant.Place);
+    public Place? PlaceOf(Plant plant) => PlaceAt(plant.Place);
+
+    /// <summary>The place of that code, or null.</summary>
+    public Place? PlaceAt(string? code) => Places.FirstOrDefault(p => p.Code == code);
 
     /// <summary>The coolest night of the last week at a place, °C; null where none was measured.</summary>
     public Seen<double>? CoolestNightC(string? place) => around.WeatherAt(place).CoolestNight(Day, Nights.Days);
 
-    /// <summary>The garden with one plant as it is after a change; what shares its water is assessed anew with it.</summary>
-    public GardenDay With(Plant plant)
+    /// <summary>The garden with some plants as they are after a change; what shares their water is assessed anew with them.</summary>
+    public GardenDay With(IReadOnlyList<Assessment> changed)
     {
-        var plants = byTag.Values.Select(a => a.Plant.Tag.Equals(plant.Tag, StringComparison.OrdinalIgnoreCase) ? plant : a.Plant).ToList();
-        if (!byTag.ContainsKey(plant.Tag))
-            plants.Add(plant);
-        var changed = around.With(plants);
-        var basis = new GardenDay(this, changed, byTag);
-        var touched = changed
-            .Sharing(plant)
-            .Concat(byTag.GetValueOrDefault(plant.Tag) is { } before ? around.Sharing(before.Plant) : [])
-            .Append(plant.Tag)
-            .Distinct(StringComparer.OrdinalIgnoreCase)
+        var tags = changed.ToDictionary(a => a.Plant.Tag, StringComparer.OrdinalIgnoreCase);
+        var plants = byTag.Values.Select(a => tags.GetValueOrDefault(a.Plant.Tag, a).Plant).ToList();
+        var next = around.With(plants);
+        var basis = new GardenDay(this, next, byTag.SetItems(changed.Select(a => KeyValuePair.Create(a.Plant.Tag, a))));
+        var sharing = changed
+            .SelectMany(a => next.Sharing(a.Plant).Concat(Find(a.Plant.Tag) is { } before ? around.Sharing(before.Plant) : []))
             .ToHashSet(StringComparer.OrdinalIgnoreCase);
-        return new(
-            this,
-            changed,
-            byTag.SetItems(plants.Where(p => touched.Contains(p.Tag)).Select(p => KeyValuePair.Create(p.Tag, basis.Assess(p))))
-        );
-    }
-
-    /// <summary>The same plants beside a changed shelf.</summary>
-    public GardenDay With(Shelf changed)
-    {
-        var basis = new GardenDay(this, around.With(byTag.Values.Select(a => a.Plant), changed), byTag);
-        return new(basis, basis.around, basis.Assess(byTag.Values.Select(a => a.Plant)));
+        return sharing.Count == 0
+            ? basis
+            : new(
+                this,
+                next,
+                basis.byTag.SetItems(
+                    plants.Where(p => sharing.Contains(p.Tag)).Select(p => KeyValuePair.Create(p.Tag, basis.Assessed(p)))
+                )
+            );
     }
 
     /// <summary>What lies around a plant.</summary>
@@ -237,5 +296,10 @@ public sealed class GardenDay
         return Plants.Select(now => (now, assessor.Assess(now.Plant, Around(now.Plant), Day)));
     }
 
-    Assessment Assess(Plant plant) => Assessor.Assess(plant, Around(plant), Day);
+    /// <summary>A plant of this garden, perhaps with entries that are not written yet, as it would be judged today.</summary>
+    public Assessment Assessed(Plant plant)
+    {
+        var now = plant.On(Day);
+        return Assessor.Assess(now, Around(now), Day);
+    }
 }

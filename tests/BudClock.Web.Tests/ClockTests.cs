@@ -48,7 +48,7 @@ public class ClockTests
     }
 
     [Fact]
-    public async Task An_act_of_the_day_before_yesterday_is_beyond_undo()
+    public async Task An_act_of_the_day_before_yesterday_is_named_when_it_is_undone()
     {
         var time = new FakeTimeProvider(new(2031, 5, 24, 9, 0, 0, TimeSpan.Zero));
         await using var site = await Site.AtAsync(time);
@@ -63,8 +63,8 @@ public class ClockTests
         await site.PostAsync("/notes", ("text", "lyc-01 new growth"));
         time.Advance(TimeSpan.FromDays(2));
         Assert.Contains(
-            "nothing of the last day left to undo",
-            (await site.PostAsync("/notes?handler=Undo")).QuerySelector("main").Words()
+            "Taken back: New growth on LYC-01",
+            (await site.PostAsync("/notes?handler=Undo")).QuerySelector("#said").Words()
         );
     }
 }

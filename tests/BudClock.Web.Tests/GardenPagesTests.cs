@@ -292,9 +292,6 @@ public class GardenPagesTests
             ("Form.TimeZone", zone)
         );
 
-    static async Task<AngleSharp.Dom.IDocument> ImportAsync(Site site, string json)
-    {
-        using var form = new MultipartFormDataContent { { new StringContent(json), "file", "garden.json" } };
-        return await Site.ParseAsync(await site.SendAsync("/garden?handler=Import", false, form));
-    }
+    static Task<AngleSharp.Dom.IDocument> ImportAsync(Site site, string json) =>
+        site.ImportAsync("garden.json", System.Text.Encoding.UTF8.GetBytes(json));
 }

@@ -76,7 +76,7 @@ public class NotePageTests
     {
         await using var site = await Site.DemoAsync();
         Assert.Contains(
-            "There is nothing of the last day left to undo.",
+            "There is nothing left to undo.",
             (await site.PostAsync("/notes?handler=Undo")).QuerySelector("main").Words()
         );
     }

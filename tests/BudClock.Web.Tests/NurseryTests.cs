@@ -68,8 +68,7 @@ public class NurseryTests
               "places": [ { "code": "bench", "name": "Bench" } ], "plants": [ {{string.Join(',', plants)}} ],
               "readings": [ { "place": "bench", "at": "2031-05-23T02:00:00Z", "temperatureC": 14 } ] }
             """;
-        using var form = new MultipartFormDataContent { { new StringContent(file, Encoding.UTF8), "file", "nursery.json" } };
-        (await site.SendAsync("/garden?handler=Import", false, form)).EnsureSuccessStatusCode();
+        await site.ImportAsync("nursery.json", Encoding.UTF8.GetBytes(file));
         return site;
     }
 }

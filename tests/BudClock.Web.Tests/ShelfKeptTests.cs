@@ -18,7 +18,7 @@ public sealed class ShelfKeptTests : IAsyncLifetime
     public async ValueTask InitializeAsync()
     {
         services = new ServiceCollection().AddGarden(folder.FullName).BuildServiceProvider();
-        await GardenDatabase.PrepareAsync(services.GetRequiredService<IDbContextFactory<GardenDb>>());
+        await GardenFolder.PrepareAsync(services.GetRequiredService<IDbContextFactory<GardenDb>>(), folder.FullName, _ => { });
     }
 
     public async ValueTask DisposeAsync()
@@ -30,7 +30,16 @@ public sealed class ShelfKeptTests : IAsyncLifetime
 
     async Task<Shelf> ReadAsync() => (await services.GetRequiredService<GardenStore>().ReadAsync())!.Shelf;
 
-    Task<Imported> ImportAsync(GardenRecord garden) => services.GetRequiredService<GardenImport>().ImportAsync(garden);
+    async Task ImportAsync(GardenRecord garden)
+    {
+        var here = await services.GetRequiredService<GardenStore>().ReadAsync() ?? new(Garden.Unnamed, [], [], [], []);
+        await WriteAsync(ImportRows.Take(new ImportPlan(here, garden, ImportWay.Merge, GardenToo: false)));
+    }
+
+    Task WriteAsync(Change change) =>
+        services
+            .GetRequiredService<GardenWriter>()
+            .WriteAsync(new(Guid.CreateVersion7(), "test", DateTimeOffset.UnixEpoch, "a change"), change);
 
     [Fact]
     public async Task The_demo_s_shelf_comes_out_of_the_database_as_it_went_in_also_twice()
@@ -76,13 +85,12 @@ public sealed class ShelfKeptTests : IAsyncLifetime
     public async Task Saving_again_changes_and_taking_off_removes()
     {
         await ImportAsync(DemoGarden.Read());
-        var store = services.GetRequiredService<ShelfStore>();
         var shelf = await ReadAsync();
-        await store.SaveAsync(shelf.Water("tap")! with { TdsPpm = 280, Measured = new(2031, 5, 24) });
-        await store.SaveAsync(shelf.Batch("G310520")! with { ThrownAway = new(2031, 5, 24) });
-        await store.SaveToolsAsync(shelf.Tools with { MeterScale = 700 });
-        await store.SaveToolsAsync(shelf.Tools with { MeterScale = 700, ReservePercent = 20 });
-        await store.RemoveAsync<Feed>(feed => feed.Code == "pellets");
+        await WriteAsync(Changes.Shelf(shelf.Water("tap")! with { TdsPpm = 280, Measured = new(2031, 5, 24) }));
+        await WriteAsync(Changes.Shelf(shelf.Batch("G310520")! with { ThrownAway = new(2031, 5, 24) }));
+        await WriteAsync(Changes.Tools(shelf.Tools with { MeterScale = 700 }));
+        await WriteAsync(Changes.Tools(shelf.Tools with { MeterScale = 700, ReservePercent = 20 }));
+        await WriteAsync(Changes.OffShelf<Feed>(feed => feed.Code == "pellets"));
         var after = await ReadAsync();
         Assert.Equal(
             (280, new DateOnly(2031, 5, 24), 700, 20, shelf.Waters.Count, shelf.Feeds.Count - 1),

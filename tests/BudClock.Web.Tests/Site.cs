@@ -135,6 +135,15 @@ public sealed class Site : IAsyncDisposable
         return await ParseAsync(await SendAsync(path, false, form));
     }
 
+    /// <summary>Reads a garden file or zip in, and takes it in as it was shown; a refused one stays on its faults.</summary>
+    public async Task<IDocument> ImportAsync(string name, byte[] content, string way = "Merge", bool gardenToo = false)
+    {
+        var shown = await UploadAsync("/garden?handler=Import", "file", (name, content));
+        return shown.QuerySelector("input[name=Sent]")?.GetAttribute("value") is { } sent
+            ? await PostAsync("/garden?handler=Take", ("Sent", sent), ("Way", way), ("GardenToo", gardenToo ? "true" : "false"))
+            : shown;
+    }
+
     public static async Task<IDocument> ParseAsync(HttpResponseMessage response)
     {
         var html = await response.Content.ReadAsStringAsync();

@@ -27,7 +27,11 @@ public sealed class Assessor
 
     /// <summary>Assesses one plant of a garden on a day, past, present or to come.</summary>
     public Assessment Assess(Plant plant, GardenRecord garden, DateOnly today) =>
-        Assess(plant, new GardenAround(garden, today).Of(plant), today);
+        Assess(
+            plant.On(today),
+            new GardenAround(garden with { Plants = [.. garden.Plants.Select(other => other.On(today))] }, today).Of(plant.On(today)),
+            today
+        );
 
     /// <summary>Assesses one plant with its surroundings already known.</summary>
     /// <remarks>A plant that cannot be assessed is that plant's Look with the reason, never everybody's failure.</remarks>

@@ -36,6 +36,15 @@ public sealed record Surroundings(Garden Garden)
     /// <summary>A heated room or a store: a forecast of the weather is not its own.</summary>
     public bool Indoors => Place?.Setting is "indoors" or "store";
 
+    /// <summary>Whether a plant would be judged in these as in the others: the same place, weather, water and neighbours.</summary>
+    /// <remarks>Surroundings with a shared vessel's log are never the same: what was logged for a neighbour counts there.</remarks>
+    public bool Same(Surroundings other) =>
+        (Garden, Place, Vessel) == (other.Garden, other.Place, other.Vessel)
+        && VesselLog is null
+        && other.VesselLog is null
+        && Neighbours.SequenceEqual(other.Neighbours)
+        && Weather.Same(other.Weather);
+
     /// <summary>How long organs of other plants of a genus took here, by turn; the plant itself is left out by its tag.</summary>
     public Func<Plant, string, IReadOnlyList<int>> Kin { get; init; } = (_, _) => [];
 }

@@ -46,6 +46,13 @@ public sealed record Weather(
     static IEnumerable<Seen<double>> Within(IReadOnlyList<Seen<double>> series, DateOnly today, int days) =>
         series.Where(seen => seen.On <= today && seen.On > today.AddDays(-days));
 
+    /// <summary>The same nights, days and forecast.</summary>
+    public bool Same(Weather other) =>
+        Nights.SequenceEqual(other.Nights)
+        && Days.SequenceEqual(other.Days)
+        && Humidity.SequenceEqual(other.Humidity)
+        && Ahead.SequenceEqual(other.Ahead);
+
     /// <summary>The weather of one place up to a day, from its readings and the garden's forecast.</summary>
     public static Weather Of(
         string? place,

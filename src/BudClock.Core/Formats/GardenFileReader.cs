@@ -1,5 +1,3 @@
-using System.Security.Cryptography;
-using System.Text;
 using System.Text.Json;
 using BudClock.Core.Culture;
 using BudClock.Core.Measuring;
@@ -41,6 +39,10 @@ public sealed class GardenFileReader
             var garden = reader.Garden(new(document.RootElement, "", reader.faults));
             return reader.faults.Count == 0 ? new(garden, []) : new(null, reader.faults);
         }
+        catch (InvalidOperationException)
+        {
+            return new(null, [new("file", "holds half of a sign (a lone surrogate) in a name, which no text can")]);
+        }
         catch (JsonException e)
         {
             return new(
@@ -63,10 +65,11 @@ public sealed class GardenFileReader
         var codes = places.Select(p => p.Code).ToHashSet();
         var plants = root.List("plants").Select(plant => Plant(plant, codes)).ToList();
         Unique(plants.Select(p => p.Tag.ToUpperInvariant()), "plants", "tag");
+        Unique(plants.SelectMany(p => p.Entries).Select(e => e.Id.ToString()), "entries", "id");
         return new(
             GardenItself(root.Object("garden")),
             places,
-            plants,
+            [.. plants.Select(plant => plant.Settled(places))],
             [.. root.List("readings").Select(reading => Reading(reading, codes))],
             [.. root.List("forecast").Select(day => Forecast(day, codes))]
         )
@@ -139,6 +142,7 @@ public sealed class GardenFileReader
     {
         at.Known(
             "tag",
+            "formerTags",
             "name",
             "taxon",
             "sheet",
@@ -166,6 +170,7 @@ public sealed class GardenFileReader
         var plant = new Plant
         {
             Tag = tag,
+            FormerTags = at.Texts("formerTags"),
             Name = at.Text("name"),
             Taxon = at.Text("taxon"),
             Sheet = at.OneOf("sheet", [.. sheets.All.Select(sheet => sheet.Name)]),
@@ -185,7 +190,8 @@ public sealed class GardenFileReader
             Organs = [.. at.List("organs").Select(Organ)],
         };
         Unique(plant.Organs.Select(organ => organ.Id), $"{at.Path}.organs", "id");
-        return plant with { Entries = [.. at.List("entries").Select((entry, index) => Entry(entry, index, plant))] };
+        var same = new Dictionary<string, int>();
+        return plant with { Entries = [.. at.List("entries").Select((entry, index) => Entry(entry, index, plant, same))] };
     }
 
     static Pot? Pot(JsonPlace? at)
@@ -235,9 +241,9 @@ public sealed class GardenFileReader
         );
     }
 
-    Entry Entry(JsonPlace at, int index, Plant plant)
+    Entry Entry(JsonPlace at, int index, Plant plant, Dictionary<string, int> same)
     {
-        at.Known("id", "on", "kind", "organ", "value", "unit", "text", "file", "mix", "logged", "act", "struck");
+        at.Known("id", "on", "kind", "organ", "value", "unit", "text", "file", "mix", "logged", "act", "sets", "amends", "struck");
         if (!at.Has("on"))
             at.Fault("on", "an entry needs its date");
         var on = at.Date("on") ?? DateOnly.MinValue;
@@ -272,9 +278,20 @@ public sealed class GardenFileReader
             // Without its own time an entry stands where the file lists it.
             Logged = at.Instant("logged") ?? new DateTimeOffset(on, TimeOnly.MinValue, TimeSpan.Zero).AddSeconds(index),
             Act = at.Id("act") ?? Guid.Empty,
+            Sets = at.Has("sets") ? [.. at.List("sets").Select(Set)] : [],
+            Amends = at.Id("amends"),
             Struck = at.Flag("struck"),
         };
-        return entry.Id == Guid.Empty ? entry with { Id = IdFrom(plant.Tag, index, entry) } : entry;
+        return entry.Id == Guid.Empty ? entry with { Id = EntryIds.FromContent(plant.Tag, entry, same) } : entry;
+    }
+
+    static FactChange Set(JsonPlace at)
+    {
+        at.Known("what", "from", "to");
+        var what = Required(at, "what");
+        if (what.Length > 0 && !Facts.Known(what))
+            at.Fault("what", $"\"{what}\" is nothing of a plant that an entry changes");
+        return new(what, at.Text("from"), at.Text("to"));
     }
 
     static Quantity? Amount(JsonPlace at)
@@ -332,22 +349,6 @@ public sealed class GardenFileReader
     static string Required(JsonPlace at, string member) => at.Required(member);
 
     void Unique(IEnumerable<string> values, string list, string member) => FileFault.Twice(values, list, member, faults);
-
-    /// <summary>The same entry at the same place of a file gets the same id, so a file read twice adds nothing.</summary>
-    static Guid IdFrom(string tag, int index, Entry entry)
-    {
-        var content = string.Join(
-            '\n',
-            tag.ToUpperInvariant(),
-            index,
-            entry.On.DayNumber,
-            entry.Kind.Name,
-            entry.Organ,
-            entry.Amount,
-            entry.Text
-        );
-        return new(SHA256.HashData(Encoding.UTF8.GetBytes(content)).AsSpan(0, 16));
-    }
 
     static string Plain(string message) => message.Split(" LineNumber:")[0].Split(" Path:")[0];
 }

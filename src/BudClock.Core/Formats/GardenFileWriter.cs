@@ -5,7 +5,7 @@ namespace BudClock.Core.Formats;
 /// <summary>Writes the open garden format. The same garden gives the same bytes.</summary>
 public static class GardenFileWriter
 {
-    /// <summary>The garden as a file; reading it gives the same garden.</summary>
+    /// <summary>The garden as a file, each plant as it stands now; reading it gives the same garden.</summary>
     public static string Write(GardenRecord garden) =>
         JsonText.Write(json =>
         {
@@ -15,7 +15,7 @@ public static class GardenFileWriter
             json.WritePropertyName("garden");
             GardenItself(json, garden.Garden);
             json.Each("places", garden.Places, Place);
-            json.Each("plants", garden.Plants, Plant);
+            json.Each("plants", garden.Plants.Select(plant => plant.On(DateOnly.MaxValue)), Plant);
             json.Each("readings", garden.Readings, Reading);
             json.Each("forecast", garden.Forecast, Forecast);
             if (garden.Vessels.Count > 0)
@@ -66,6 +66,7 @@ public static class GardenFileWriter
     static void Plant(Utf8JsonWriter json, Plant plant)
     {
         json.WriteString("tag", plant.Tag);
+        json.Texts("formerTags", plant.FormerTags);
         json.Optional("name", plant.Name);
         json.Optional("taxon", plant.Taxon);
         json.Optional("sheet", plant.Sheet);
@@ -77,13 +78,7 @@ public static class GardenFileWriter
         json.Optional("medium", plant.Medium);
         if (plant.Doubtful)
             json.WriteBoolean("doubtful", true);
-        if (plant.Synonyms.Count > 0)
-        {
-            json.WriteStartArray("synonyms");
-            foreach (var synonym in plant.Synonyms)
-                json.WriteStringValue(synonym);
-            json.WriteEndArray();
-        }
+        json.Texts("synonyms", plant.Synonyms);
         json.Optional("parent", plant.Parent);
         json.Optional("origin", plant.Origin);
         json.Optional("source", plant.Source);
@@ -143,8 +138,19 @@ public static class GardenFileWriter
         json.WriteString("logged", entry.Logged.UtcDateTime);
         if (entry.Act != Guid.Empty)
             json.WriteString("act", entry.Act);
+        if (entry.Sets.Count > 0)
+            json.Each("sets", entry.Sets, Set);
+        if (entry.Amends is { } amended)
+            json.WriteString("amends", amended);
         if (entry.Struck)
             json.WriteBoolean("struck", true);
+    }
+
+    static void Set(Utf8JsonWriter json, FactChange set)
+    {
+        json.WriteString("what", set.What);
+        json.Optional("from", set.From);
+        json.Optional("to", set.To);
     }
 
     static void Reading(Utf8JsonWriter json, ClimateReading reading)

@@ -27,7 +27,8 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
             return null;
         if (value.ValueKind is not JsonValueKind.String)
             return Refuse(member, $"expected a text, got {Shown(value)}");
-        var text = value.GetString()!;
+        if (Whole(value) is not { } text)
+            return Refuse(member, "holds half of a sign (a lone surrogate), which no text can");
         return text.Length <= LongestText ? text : Refuse(member, $"holds at most {LongestText} characters, got {text.Length}");
     }
 
@@ -142,7 +143,7 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
     {
         if (Find(member) is not { } value)
             return [];
-        if (value.ValueKind is JsonValueKind.Array && value.EnumerateArray().All(item => item.ValueKind is JsonValueKind.String))
+        if (value.ValueKind is JsonValueKind.Array && value.EnumerateArray().All(item => Whole(item)?.Length <= LongestText))
             return [.. value.EnumerateArray().Select(item => item.GetString()!)];
         Fault(member, $"expected a list of texts, got {Shown(value)}");
         return [];
@@ -154,6 +155,19 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
 
     JsonElement? Find(string member) =>
         element.TryGetProperty(member, out var value) && value.ValueKind is not JsonValueKind.Null ? value : null;
+
+    /// <summary>The text of a value; null where it is none, or cannot be written as UTF-8.</summary>
+    static string? Whole(JsonElement value)
+    {
+        try
+        {
+            return value.ValueKind is JsonValueKind.String ? value.GetString() : null;
+        }
+        catch (InvalidOperationException)
+        {
+            return null;
+        }
+    }
 
     string? Refuse(string member, string what)
     {

@@ -35,6 +35,17 @@ static class JsonText
         json.WriteEndArray();
     }
 
+    /// <summary>A list of texts; nothing where there are none.</summary>
+    public static void Texts(this Utf8JsonWriter json, string name, IReadOnlyList<string> texts)
+    {
+        if (texts.Count == 0)
+            return;
+        json.WriteStartArray(name);
+        foreach (var text in texts)
+            json.WriteStringValue(text);
+        json.WriteEndArray();
+    }
+
     public static void Optional(this Utf8JsonWriter json, string name, string? value)
     {
         if (value is not null)

@@ -18,6 +18,10 @@ public sealed record Garden(string Name, double? Latitude = null, double? Longit
     /// <summary>The day it is in the garden at an instant.</summary>
     public DateOnly DayAt(DateTimeOffset instant) => DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(instant, Zone).DateTime);
 
+    /// <summary>An instant as the garden's clock shows it: "24 May, 18:05".</summary>
+    public string When(DateTimeOffset instant) =>
+        TimeZoneInfo.ConvertTime(instant, Zone).ToString("d MMM, HH:mm", System.Globalization.CultureInfo.InvariantCulture);
+
     /// <summary>Its time zone; UTC where none is given.</summary>
     public TimeZoneInfo Zone =>
         TimeZone is not null && TimeZoneInfo.TryFindSystemTimeZoneById(TimeZone, out var zone) ? zone : TimeZoneInfo.Utc;
@@ -52,6 +56,9 @@ public sealed record GardenRecord(
 
     /// <summary>The mixing shelf.</summary>
     public Shelf Shelf { get; init; } = Shelf.Empty;
+
+    /// <summary>What of the stored garden could not be read, as sentences: it is kept where it is, and stops nobody.</summary>
+    public IReadOnlyList<string> Unread { get; init; } = [];
 
     /// <summary>What the grower changed on culture sheets, for a sheet or for one plant.</summary>
     public IReadOnlyList<SheetChange> SheetChanges { get; init; } = [];

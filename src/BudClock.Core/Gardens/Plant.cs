@@ -1,10 +1,13 @@
 namespace BudClock.Core.Gardens;
 
-/// <summary>A plant on record. Its tag never changes; its name, place and sheet may.</summary>
+/// <summary>A plant on record. Its tag stays but for a slip of the pen; its name, place and sheet may change, each from a day on.</summary>
 public sealed record Plant
 {
     /// <summary>Permanent and unique in the garden, case aside: letters, digits and hyphens.</summary>
     public required string Tag { get; init; }
+
+    /// <summary>Tags it had before, oldest first: it is still found by them.</summary>
+    public IReadOnlyList<string> FormerTags { get; init; } = [];
 
     /// <summary>What the grower calls it.</summary>
     public string? Name { get; init; }
@@ -130,6 +133,16 @@ public sealed class Choices(IReadOnlyDictionary<string, string> chosen) : IEquat
 
     /// <summary>The same with one more.</summary>
     public Choices With(string question, string school) => new(new Dictionary<string, string>(All) { [question] = school });
+
+    /// <summary>The same with another answer to one question; null takes the answer back.</summary>
+    public Choices Choose(string question, string? school)
+    {
+        var chosen = new Dictionary<string, string>(All);
+        chosen.Remove(question);
+        if (school is not null)
+            chosen[question] = school;
+        return new(chosen);
+    }
 
     /// <inheritdoc/>
     public bool Equals(Choices? other) =>

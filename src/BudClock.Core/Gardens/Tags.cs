@@ -14,6 +14,6 @@ public static partial class Tags
     /// <summary>Why it cannot be a tag, as a sentence.</summary>
     public static string Rule(string tag) => $"\"{tag}\" cannot be a tag: letters, digits and hyphens, at most {Longest}, such as LYC-01";
 
-    [GeneratedRegex("^[A-Za-z0-9][A-Za-z0-9-]{0,19}$")]
+    [GeneratedRegex(@"^[A-Za-z0-9][A-Za-z0-9-]{0,19}\z")]
     private static partial Regex Pattern();
 }

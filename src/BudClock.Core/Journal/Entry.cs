@@ -33,8 +33,17 @@ public sealed record Entry
     /// <summary>Entries written in one act are undone together.</summary>
     public Guid Act { get; init; }
 
+    /// <summary>What it changed about its plant from its day on: its place, pot, medium, names; none for most.</summary>
+    public IReadOnlyList<FactChange> Sets { get; init; } = [];
+
+    /// <summary>The entry that this one corrects, which is struck and stays in the log; null for none.</summary>
+    public Guid? Amends { get; init; }
+
     /// <summary>Crossed out: it stands in the log and says nothing.</summary>
     public bool Struck { get; init; }
+
+    /// <summary>Struck because the act that wrote it was taken back as a whole.</summary>
+    public bool Undone { get; init; }
 
     /// <summary>It put water into the pot: a watering, or feed of which an amount was written down.</summary>
     public bool IsWatering =>

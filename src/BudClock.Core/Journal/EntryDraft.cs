@@ -14,6 +14,12 @@ public sealed record EntryDraft(
     string? Mix = null
 )
 {
+    /// <summary>What it changes about its plant, where that is known beforehand and not read from its words.</summary>
+    public IReadOnlyList<FactChange> Sets { get; init; } = [];
+
+    /// <summary>The file of a picture; null for anything else.</summary>
+    public string? File { get; init; }
+
     /// <summary>For the live reading: "Roots 8.5 cm".</summary>
     public string Words => string.Join(' ', new[] { Kind.Words, Amount?.ToString(), Mix, Text }.Where(part => part is not null));
 

@@ -84,6 +84,9 @@ public static class EntryKinds
     public static readonly EntryKind Inspected = new("inspected", "Inspected");
     public static readonly EntryKind GivenAway = new("given-away", "Given away");
     public static readonly EntryKind Died = new("died", "Died");
+
+    /// <summary>Something else about the plant that holds from that day on: its sheet, its school, the tray it stands in.</summary>
+    public static readonly EntryKind Changed = new("changed", "Details changed");
     public static readonly EntryKind Renamed = new("renamed", "Renamed");
 
     /// <summary>A second look set by hand: in so many days, with the question to ask then.</summary>
@@ -165,6 +168,7 @@ public static class EntryKinds
         Inspected,
         GivenAway,
         Died,
+        Changed,
         Renamed,
         Flagged,
         RecipeSet,

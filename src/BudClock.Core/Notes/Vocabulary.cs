@@ -129,6 +129,7 @@ static class Vocabulary
         GivenAway,
         Died,
         Renamed,
+        Changed,
         Stored,
         Planted,
         ProgrammeStarted,

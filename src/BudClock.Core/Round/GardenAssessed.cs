@@ -12,6 +12,7 @@ public sealed class GardenAssessed
     /// <summary>Assesses the plants of a garden, on as many cores as there are.</summary>
     public GardenAssessed(GardenRecord garden, DateOnly today)
     {
+        garden = garden with { Plants = [.. garden.Plants.Select(plant => plant.On(today))] };
         var (assessor, around) = (Assessor.With(garden.SheetChanges), new GardenAround(garden, today));
         var alone = garden.Plants.AsParallel().AsOrdered().Select(plant => assessor.Assess(plant, around.Of(plant), today)).ToList();
         Vessels = [.. garden.Vessels.Select(vessel => SharedVessel.Of(vessel, alone, today))];

@@ -225,12 +225,90 @@ namespace BudClock.Data.Migrations
                     b.ToTable("Waters");
                 });
 
+            modelBuilder.Entity("BudClock.Data.ActChangeRow", b =>
+                {
+                    b.Property<long>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("Act")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("After")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Before")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Key")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Row")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Act");
+
+                    b.ToTable("ActChanges");
+                });
+
+            modelBuilder.Entity("BudClock.Data.ActRow", b =>
+                {
+                    b.Property<long>("Number")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER")
+                        .HasAnnotation("Sqlite:Autoincrement", true);
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Author")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.PrimitiveCollection<string>("Plants")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("Readings")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long?>("Undoes")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long?>("UndoneBy")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Words")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Number");
+
+                    b.HasIndex("Id")
+                        .IsUnique();
+
+                    b.ToTable("Acts");
+                });
+
             modelBuilder.Entity("BudClock.Data.EntryRow", b =>
                 {
                     b.Property<Guid>("Id")
                         .HasColumnType("TEXT");
 
                     b.Property<Guid>("Act")
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid?>("Amends")
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid?>("By")
                         .HasColumnType("TEXT");
 
                     b.Property<string>("File")
@@ -255,8 +333,14 @@ namespace BudClock.Data.Migrations
                     b.Property<int>("PlantId")
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("Sets")
+                        .HasColumnType("TEXT");
+
                     b.Property<bool>("Struck")
                         .HasColumnType("INTEGER");
+
+                    b.Property<Guid?>("StruckBy")
+                        .HasColumnType("TEXT");
 
                     b.Property<string>("Text")
                         .HasColumnType("TEXT");
@@ -420,13 +504,17 @@ namespace BudClock.Data.Migrations
                     b.Property<int>("Position")
                         .HasColumnType("INTEGER");
 
+                    b.Property<bool>("Removed")
+                        .HasColumnType("INTEGER");
+
                     b.Property<string>("Setting")
                         .HasColumnType("TEXT");
 
                     b.HasKey("Id");
 
                     b.HasIndex("Code")
-                        .IsUnique();
+                        .IsUnique()
+                        .HasFilter("Removed = 0");
 
                     b.ToTable("Places");
                 });
@@ -442,6 +530,10 @@ namespace BudClock.Data.Migrations
 
                     b.Property<bool>("Doubtful")
                         .HasColumnType("INTEGER");
+
+                    b.PrimitiveCollection<string>("FormerTags")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
 
                     b.Property<string>("Medium")
                         .HasColumnType("TEXT");
@@ -469,6 +561,9 @@ namespace BudClock.Data.Migrations
 
                     b.Property<DateOnly?>("QuarantineUntil")
                         .HasColumnType("TEXT");
+
+                    b.Property<bool>("Removed")
+                        .HasColumnType("INTEGER");
 
                     b.Property<string>("Schools")
                         .IsRequired()
@@ -504,7 +599,8 @@ namespace BudClock.Data.Migrations
                     b.HasIndex("PlaceId");
 
                     b.HasIndex("Tag")
-                        .IsUnique();
+                        .IsUnique()
+                        .HasFilter("Removed = 0");
 
                     b.ToTable("Plants");
                 });
@@ -515,6 +611,9 @@ namespace BudClock.Data.Migrations
                         .ValueGeneratedOnAdd()
                         .HasColumnType("INTEGER");
 
+                    b.Property<Guid?>("Act")
+                        .HasColumnType("TEXT");
+
                     b.Property<long>("At")
                         .HasColumnType("INTEGER");
 
@@ -522,6 +621,9 @@ namespace BudClock.Data.Migrations
                         .HasColumnType("REAL");
 
                     b.Property<int>("PlaceId")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<bool>("Struck")
                         .HasColumnType("INTEGER");
 
                     b.Property<double?>("TemperatureC")

@@ -4,7 +4,6 @@ using BudClock.Core.Formats;
 using BudClock.Core.Notes;
 using BudClock.Data;
 using BudClock.Web.CommandLine;
-using Microsoft.Data.Sqlite;
 
 namespace BudClock.Web.Api;
 
@@ -14,6 +13,7 @@ static class GardenApi
     public static void MapGardenApi(this WebApplication app)
     {
         app.MapGet("/healthz", Health);
+        app.MapGet("/readyz", Ready);
         app.MapGet("/api/plants/{tag}/advice", Advice);
         app.MapGet("/api/garden", Export);
         app.MapGet("/api/garden.zip", Zip);
@@ -22,17 +22,28 @@ static class GardenApi
         app.MapPost("/api/notes", TakeNote);
     }
 
-    static async Task<IResult> Health(GardenStore store)
+    /// <summary>Alive and able to write: a page is written to the database and a file beside it.</summary>
+    static async Task<IResult> Health(GardenStore store, ServerOptions options)
     {
         try
         {
-            await store.CanWriteAsync();
+            await store.ProbeAsync();
+            Durably.Probe(options.DataFolder);
             return Results.Text("ok");
         }
-        catch (SqliteException)
+        catch (Exception fault) when (StorageTrouble.Say(fault) is { } trouble)
         {
-            return Results.Text("the database cannot be written", statusCode: StatusCodes.Status503ServiceUnavailable);
+            return Results.Text(trouble, statusCode: StatusCodes.Status503ServiceUnavailable);
         }
+    }
+
+    /// <summary>Ready to be used: as health, and the whole garden can be read.</summary>
+    static async Task<IResult> Ready(GardenStore store, ServerOptions options, TodaysGarden glasshouse)
+    {
+        if (await Health(store, options) is IStatusCodeHttpResult { StatusCode: not (null or StatusCodes.Status200OK) } bad)
+            return (IResult)bad;
+        await glasshouse.TodayAsync();
+        return Results.Text("ready");
     }
 
     static async Task<IResult> Advice(string tag, string? on, TodaysGarden glasshouse)
@@ -40,7 +51,7 @@ static class GardenApi
         if (Days.Read(on) is { Fault: { } fault })
             return Wrong($"on: {fault}");
         if (await glasshouse.TodayAsync() is not { } today || today.Find(tag) is not { } plant)
-            return Results.Json(new { error = $"No plant here is tagged \"{tag}\"." }, statusCode: StatusCodes.Status404NotFound);
+            return Problems.Say(StatusCodes.Status404NotFound, $"No plant here is tagged \"{tag}\".");
         var day = Days.Read(on).Day ?? today.Day;
         var assessment = day == today.Day ? today.WithShared(plant.Plant.Tag)! : await glasshouse.OnDayAsync(today, plant.Plant, day);
         return Results.Text(AdviceJson.Write(assessment), "application/json", Encoding.UTF8);
@@ -49,12 +60,12 @@ static class GardenApi
     static async Task<IResult> Export(GardenStore store) =>
         await store.ReadAsync() is { } garden
             ? Results.File(Encoding.UTF8.GetBytes(GardenFileWriter.Write(garden)), "application/json", "garden.json")
-            : Results.NotFound();
+            : Problems.Say(StatusCodes.Status404NotFound, "There is no garden here yet.");
 
     static async Task<IResult> Zip(GardenStore store, PictureFolder pictures)
     {
         if (await store.ReadAsync() is not { } garden)
-            return Results.NotFound();
+            return Problems.Say(StatusCodes.Status404NotFound, "There is no garden here yet.");
         // Through a file, so that a large garden does not lie in memory; it goes when it has been sent.
         var file = new FileStream(
             Path.GetTempFileName(),
@@ -72,9 +83,10 @@ static class GardenApi
     static async Task<IResult> Csv(GardenStore store) =>
         await store.ReadAsync() is { } garden
             ? Results.File(Encoding.UTF8.GetBytes(EntryCsv.Write(garden.Plants)), "text/csv", "entries.csv")
-            : Results.NotFound();
+            : Problems.Say(StatusCodes.Status404NotFound, "There is no garden here yet.");
 
-    sealed record NoteIn(string? Text, DateOnly? On);
+    /// <param name="Act">An id of the sender's own: the same note sent twice is then written once.</param>
+    sealed record NoteIn(string? Text, DateOnly? On, Guid? Act);
 
     /// <summary>Logs a note whole, or logs nothing and says what was not understood.</summary>
     static async Task<IResult> TakeNote(HttpRequest request, TodaysGarden glasshouse, Logbook logbook)
@@ -84,27 +96,31 @@ static class GardenApi
         {
             sent = await request.ReadFromJsonAsync<NoteIn>();
         }
-        catch (Exception e) when (e is JsonException or InvalidOperationException or BadHttpRequestException)
+        catch (Exception e) when (e is JsonException or InvalidOperationException or BadHttpRequestException or IOException)
         {
             return Wrong("expected { \"text\": \"lyc-01 roots 11cm\", \"on\": \"2031-05-24\" }");
         }
         if (await glasshouse.TodayAsync() is not { } today)
             return Wrong("The garden has not been set up yet.");
+        if (sent?.On is { Year: < 1900 or > 2200 })
+            return Wrong("on: expected a day between 1900 and 2200");
         if (sent?.On > today.Day)
             return Wrong($"on: {sent.On:yyyy-MM-dd} is still to come");
 
         var note = NoteReader.Read(sent?.Text ?? "", today.NoteContext(sent?.On));
-        if (note.Complete)
-            await logbook.LogAsync(note.Tags, note.Entries);
-        return Results.Json(Answer(note), statusCode: note.Complete ? StatusCodes.Status200OK : StatusCodes.Status422UnprocessableEntity);
+        var outcome = note.Complete ? await logbook.LogAsync(sent?.Act, note.Tags, note.Entries) : null;
+        if (outcome is { Done: false, Trouble: { } trouble })
+            return Problems.Say(StatusCodes.Status409Conflict, trouble);
+        return Results.Json(Answer(note, outcome?.Act), statusCode: note.Complete ? StatusCodes.Status200OK : StatusCodes.Status422UnprocessableEntity);
     }
 
-    static object Answer(ReadNote note) =>
+    static object Answer(ReadNote note, Guid? act) =>
         new
         {
             tag = note.Tag,
             tags = note.Tags,
             logged = note.Complete,
+            act,
             entries = note.Entries.Select(e => new
             {
                 on = e.On,
@@ -127,5 +143,5 @@ static class GardenApi
             }),
         };
 
-    static IResult Wrong(string error) => Results.Json(new { error }, statusCode: StatusCodes.Status400BadRequest);
+    static IResult Wrong(string error) => Problems.Say(StatusCodes.Status400BadRequest, error);
 }

@@ -1,7 +1,5 @@
 using System.CommandLine;
-using System.IO.Compression;
 using BudClock.Data;
-using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 
 namespace BudClock.Web.CommandLine;
@@ -14,51 +12,25 @@ static class BackupCommand
         var file = new Argument<FileInfo>("FILE") { Description = "The copy to make, a zip; it must not be there yet." };
         var data = DataFolder.Option();
         var command = new Command("backup", "Copy the garden's database and pictures.") { file, data };
-        command.SetAction(async parsed =>
-        {
-            var target = parsed.GetValue(file)!;
-            if (target.Exists)
-                return Exit.Wrong($"{target}: is there already; name a new file");
-            await using var services = await Stored.OpenAsync(parsed.GetValue(data));
-            var count = await WriteAsync(
-                target,
-                services.GetRequiredService<IDbContextFactory<GardenDb>>(),
-                services.GetRequiredService<PictureFolder>()
-            );
-            Console.WriteLine($"Copied the garden and {count} pictures to {target}.");
-            return Exit.Fine;
-        });
+        command.SetAction(parsed => Exit.RunAsync(() => RunAsync(parsed.GetValue(file)!, DataFolder.Of(parsed.GetValue(data)))));
         return command;
     }
 
-    static async Task<int> WriteAsync(FileInfo target, IDbContextFactory<GardenDb> databases, PictureFolder pictures)
+    static async Task<int> RunAsync(FileInfo target, string folder)
     {
-        var copy = Path.Combine(Path.GetTempPath(), $"bud-clock-{Guid.NewGuid():N}.db");
-        try
-        {
-            await GardenDatabase.BackupAsync(databases, copy);
-            await using var zip = await ZipFile.OpenAsync(target.FullName, ZipArchiveMode.Create);
-            await zip.CreateEntryFromFileAsync(copy, GardenDatabase.FileName);
-            foreach (var picture in pictures.All)
-            {
-                await zip.CreateEntryFromFileAsync(
-                    pictures.Find(picture)!,
-                    $"{PictureFolder.Name}/{picture}",
-                    CompressionLevel.NoCompression
-                );
-                if (pictures.Find(picture, small: true) is { } small)
-                    await zip.CreateEntryFromFileAsync(
-                        small,
-                        $"{PictureFolder.Name}/{Path.GetFileName(small)}",
-                        CompressionLevel.NoCompression
-                    );
-            }
-            return pictures.All.Count;
-        }
-        finally
-        {
-            File.Delete(copy);
-        }
+        if (target.Exists)
+            return Exit.Wrong($"{target}: is there already; name a new file");
+        if (target.Directory is { Exists: false } missing)
+            return Exit.Wrong($"{missing}: there is no such folder");
+        await using var stored = await Stored.OpenAsync(folder, toWrite: false);
+        var count = await Backup.WriteAsync(
+            target,
+            stored.Services.GetRequiredService<IDbContextFactory<GardenDb>>(),
+            stored.Services.GetRequiredService<PictureFolder>()
+        );
+        GardenFolder.Remember(folder, target.FullName);
+        Console.WriteLine($"Copied the garden and {count} pictures to {target}, and read the copy back: it is sound.");
+        return Exit.Fine;
     }
 }
 
@@ -70,65 +42,26 @@ static class RestoreCommand
         var file = new Argument<FileInfo>("FILE") { Description = "A copy made by backup." };
         var data = DataFolder.Option();
         var command = new Command("restore", "Put a copy of the garden into an empty folder.") { file, data };
-        command.SetAction(parsed =>
-        {
-            var (copy, folder) = (parsed.GetValue(file)!, DataFolder.Of(parsed.GetValue(data)));
-            if (!copy.Exists)
-                return Exit.Wrong($"{copy}: no such file");
-            var target = Path.Combine(folder, GardenDatabase.FileName);
-            if (File.Exists(target))
-                return Exit.Wrong($"{target}: there is a garden already; restore into an empty folder with --data");
-            return Restore(copy, folder, target) ? Exit.Fine : Exit.Wrong($"{copy}: not a copy of a Bud Clock garden");
-        });
+        command.SetAction(parsed => Exit.RunAsync(() => RunAsync(parsed.GetValue(file)!, DataFolder.Of(parsed.GetValue(data)))));
         return command;
     }
 
-    static bool Restore(FileInfo copy, string folder, string target)
+    static async Task<int> RunAsync(FileInfo file, string folder)
     {
-        try
-        {
-            using var zip = ZipFile.OpenRead(copy.FullName);
-            if (zip.GetEntry(GardenDatabase.FileName) is not { } database)
-                return false;
-            var found = zip
-                .Entries.Where(entry => entry.FullName == $"{PictureFolder.Name}/{entry.Name}" && Pictures.Sound(entry.Name))
-                .ToList();
-            Directory.CreateDirectory(Path.Combine(folder, PictureFolder.Name));
-            foreach (var picture in found)
-                picture.ExtractToFile(Path.Combine(folder, PictureFolder.Name, picture.Name), overwrite: true);
-            database.ExtractToFile(target);
-            if (IsGarden(target))
-                return true;
-            File.Delete(target);
-            return false;
-        }
-        catch (InvalidDataException)
-        {
-            return false;
-        }
-    }
-
-    static bool IsGarden(string file)
-    {
-        try
-        {
-            using var connection = new SqliteConnection(
-                new SqliteConnectionStringBuilder
-                {
-                    DataSource = file,
-                    Mode = SqliteOpenMode.ReadOnly,
-                    Pooling = false,
-                }.ToString()
-            );
-            connection.Open();
-            using var command = connection.CreateCommand();
-            command.CommandText = "SELECT count(*) FROM Gardens";
-            command.ExecuteScalar();
-            return true;
-        }
-        catch (SqliteException)
-        {
-            return false;
-        }
+        if (!file.Exists)
+            return Exit.Wrong($"{file}: no such file");
+        GardenFolder.Create(folder);
+        using var held = await FolderLock.TakeAsync(folder, TimeSpan.FromSeconds(2));
+        if (held is null)
+            return Exit.Wrong(Server.InUse(folder));
+        var target = Path.Combine(folder, GardenDatabase.FileName);
+        if (File.Exists(target))
+            return Exit.Wrong($"{target}: there is a garden already; restore into an empty folder with --data");
+        using var copy = await Backup.UnpackAsync(file, folder);
+        if (copy.Faults.Count > 0)
+            return Exit.Wrong(copy.Faults.Select(fault => $"{file}: {fault}. Nothing was restored"));
+        copy.PutInto(folder);
+        Console.WriteLine($"Restored the garden and {copy.Pictures} pictures into {folder}.");
+        return Exit.Fine;
     }
 }

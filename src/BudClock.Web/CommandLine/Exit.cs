@@ -1,5 +1,6 @@
 using BudClock.Core.Culture;
 using BudClock.Core.Formats;
+using BudClock.Data;
 
 namespace BudClock.Web.CommandLine;
 
@@ -8,6 +9,20 @@ static class Exit
 {
     public const int Fine = 0;
     public const int WrongInput = 2;
+    const long LargestFile = 500L * 1024 * 1024;
+
+    /// <summary>Runs a command; trouble with the disk or the folder ends it with sentences and no trace.</summary>
+    public static async Task<int> RunAsync(Func<Task<int>> command)
+    {
+        try
+        {
+            return await command();
+        }
+        catch (Exception fault) when (StorageTrouble.Say(fault) is { } trouble)
+        {
+            return Wrong(trouble.Split('\n'));
+        }
+    }
 
     public static int Wrong(params IEnumerable<string> lines)
     {
@@ -22,6 +37,11 @@ static class Exit
         if (!file.Exists)
         {
             Wrong($"{file}: no such file");
+            return null;
+        }
+        if (file.Length > LargestFile)
+        {
+            Wrong($"{file}: is larger than a garden file can be");
             return null;
         }
         var read = GardenFileReader.Read(File.ReadAllText(file.FullName), CultureSheets.Shipped);

@@ -13,7 +13,7 @@ static class ServeCommand
         var day = new Option<string>("--day") { Description = "Pretend that it is this day, as 2031-05-24." };
         var command = new Command("serve", "Start the application.") { port, data, demo, day };
         command.SetAction(
-            async (parsed, stop) =>
+            (parsed, stop) => Exit.RunAsync(async () =>
             {
                 var (today, fault) = Days.Read(parsed.GetValue(day));
                 if (fault is not null)
@@ -32,14 +32,14 @@ static class ServeCommand
                 {
                     await app.StartAsync(stop);
                 }
-                catch (IOException e)
+                catch (IOException)
                 {
-                    return Exit.Wrong($"--port: {options.Port} cannot be used ({e.Message})");
+                    return Exit.Wrong($"--port: {options.Port} is taken; another program, perhaps a Bud Clock, listens there. Name another.");
                 }
                 Console.WriteLine($"Bud Clock is at {options.Address}");
                 await app.WaitForShutdownAsync(stop);
                 return Exit.Fine;
-            }
+            })
         );
         return command;
     }

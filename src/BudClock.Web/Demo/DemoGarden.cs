@@ -6,6 +6,12 @@ namespace BudClock.Web.Demo;
 /// <summary>The lighthouse garden: the volunteers' glasshouse of a decommissioned lighthouse on an estuary. All of it is made up.</summary>
 public static class DemoGarden
 {
+    /// <summary>What it is called at first.</summary>
+    public const string Name = "Lighthouse glass";
+
+    /// <summary>Lies in a folder that the demo was made in, whatever its garden is called by then.</summary>
+    public const string Marker = "demo.made";
+
     /// <summary>The day the demo pretends it is.</summary>
     public static readonly DateOnly Day = new(2031, 5, 24);
 

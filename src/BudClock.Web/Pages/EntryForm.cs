@@ -20,6 +20,17 @@ public sealed class EntryForm
     /// <summary>The day, as 2031-05-24; today when left out.</summary>
     public string? On { get; set; }
 
+    /// <summary>An entry that stands, as it would be typed again.</summary>
+    public static EntryForm Of(Entry entry) =>
+        new()
+        {
+            Kind = entry.Kind.Name,
+            Amount = entry.Amount?.ToString(),
+            Words = entry.Text,
+            Organ = entry.Organ,
+            On = entry.On.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture),
+        };
+
     /// <summary>The entry, or a sentence that says what is wrong.</summary>
     public (EntryDraft? Entry, string? Fault) Read(GardenDay today, Assessment plant)
     {

@@ -12,6 +12,10 @@ public abstract class GardenPage(TodaysGarden glasshouse) : PageModel
 
     protected TodaysGarden TodaysGarden => glasshouse;
 
+    /// <summary>The id that the form gives its act; null where it gives none.</summary>
+    [BindProperty(Name = ActTagHelper.Field)]
+    public Guid? Act { get; set; }
+
     protected bool IsHtmx => Request.IsHtmx();
 
     public override async Task OnPageHandlerExecutionAsync(PageHandlerExecutingContext context, PageHandlerExecutionDelegate next)

@@ -47,6 +47,9 @@ public sealed record RoundView(
     bool Measure
 )
 {
+    /// <summary>Its parts are sent on their own, each to the place of its id.</summary>
+    public bool IsPart { get; init; }
+
     public static RoundView Of(GardenDay today, string? place, string? selected, string? then, bool measure)
     {
         var everywhere = RoundOfDay.Of(today.Places, today.Plants);

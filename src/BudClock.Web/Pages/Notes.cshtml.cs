@@ -25,9 +25,10 @@ public sealed class NotesModel(TodaysGarden glasshouse, Logbook logbook) : Garde
         var note = Read(text);
         if (!note.Complete)
             return Answer(Said.Refused(note), returnUrl);
-        if (!await logbook.LogAsync(note.Tags, note.Entries))
-            return Answer(Said.Wrong("One of these plants is not here any more. Nothing was logged."), returnUrl);
-        return Logged(note.Tags, note.Entries, returnUrl, clearNote: true);
+        var outcome = await logbook.LogAsync(Act, note.Tags, note.Entries);
+        if (!outcome.Done)
+            return Answer(Said.Wrong(outcome.Trouble!), returnUrl);
+        return await LoggedAsync(note.Tags, note.Entries, returnUrl, clearNote: true);
     }
 
     /// <summary>Logs one entry from a button or a form.</summary>
@@ -41,41 +42,71 @@ public sealed class NotesModel(TodaysGarden glasshouse, Logbook logbook) : Garde
         if (entry.Organ is null && plant.Book.Place([entry]).Questions.Count > 0)
             return Answer(Said.Refused(Read(new ReadNote("", [plant.Plant.Tag], [entry], []).Canonical)), returnUrl);
 
-        await logbook.LogAsync([plant.Plant.Tag], [entry]);
-        return Logged([plant.Plant.Tag], [entry], returnUrl);
+        var outcome = await logbook.LogAsync(Act, [plant.Plant.Tag], [entry]);
+        if (!outcome.Done)
+            return Answer(Said.Wrong(outcome.Trouble!), returnUrl);
+        return await LoggedAsync([plant.Plant.Tag], [entry], returnUrl);
     }
 
+    /// <summary>Takes back the last act, whatever it was, and says which.</summary>
     public async Task<IActionResult> OnPostUndoAsync(string? returnUrl)
     {
-        var tags = await logbook.UndoAsync();
-        if (tags.Count == 0)
-            return Answer(Said.Wrong("There is nothing of the last day left to undo."), returnUrl);
-        return Changed(
-            Said.Done($"Undone on {string.Join(", ", tags)}. The entry is struck, not lost: the plant's log can restore it."),
-            returnUrl
-        );
+        var outcome = await logbook.UndoAsync(Act);
+        return outcome.Done ? Changed(Said.Undone(outcome), returnUrl) : Answer(Said.Wrong(outcome.Trouble!), returnUrl);
+    }
+
+    /// <summary>Takes an undo back.</summary>
+    public async Task<IActionResult> OnPostRedoAsync(Guid undo, string? returnUrl)
+    {
+        var outcome = await logbook.RedoAsync(Act, undo);
+        return outcome.Done
+            ? Changed(Said.Done($"It stands again: {outcome.Words}."), returnUrl)
+            : Answer(Said.Wrong(outcome.Trouble!), returnUrl);
     }
 
     public async Task<IActionResult> OnPostStrikeAsync(string tag, Guid entry, bool struck, string? returnUrl)
     {
-        if (!await logbook.StrikeAsync(tag, entry, struck))
-            return Answer(Said.Wrong("That entry is not in this plant's log."), returnUrl);
-        return Changed(Said.Done(struck ? "Struck. It stays in the log and can be restored." : "Restored."), returnUrl);
+        var outcome = await logbook.StrikeAsync(Act, tag, entry, struck);
+        return outcome.Done
+            ? Changed(Said.Done(struck ? "Struck. It stays in the log and can be restored." : "Restored."), returnUrl)
+            : Answer(Said.Wrong(outcome.Trouble!), returnUrl);
     }
 
     ReadNote Read(string text) => NoteReader.Read(text, Today.NoteContext());
 
-    IActionResult Logged(IReadOnlyList<string> tags, IReadOnlyList<EntryDraft> entries, string? returnUrl, bool clearNote = false)
+    async Task<IActionResult> LoggedAsync(
+        IReadOnlyList<string> tags,
+        IReadOnlyList<EntryDraft> entries,
+        string? returnUrl,
+        bool clearNote = false
+    )
     {
         if (clearNote && IsHtmx)
             Response.Htmx(headers => headers.WithTrigger("note-logged"));
-        return Changed(Said.Logged(tags, entries, Today), returnUrl);
+        var said = Said.Logged(tags, entries, Today);
+        if (IsHtmx && tags.Count == 1 && await PartAsync(tags[0], said) is { } part)
+            return part;
+        return Changed(said, returnUrl);
+    }
+
+    /// <summary>On the Round, only what one entry changes; null where the board has to be drawn anew.</summary>
+    async Task<IActionResult?> PartAsync(string tag, Said said)
+    {
+        if (await TodaysGarden.TodayAsync() is not { } now)
+            return null;
+        if (RoundPart.Of(Request.Headers["HX-Current-URL"], Today, now, tag, said) is not { } part)
+            return null;
+        Response.Headers["HX-Replace-Url"] = part.Round.Link(part.Round.Place, part.Round.ByDefault ? null : part.Round.Chosen?.Plant.Tag);
+        return Partial("_RoundPart", part);
     }
 
     IActionResult Changed(Said said, string? returnUrl)
     {
         if (!IsHtmx)
+        {
+            TempData["Said"] = said.Words;
             return Back(returnUrl);
+        }
         Response.Htmx(headers => headers.WithTrigger("journal-changed"));
         return Partial("_Said", said);
     }

@@ -8,6 +8,11 @@ namespace BudClock.Web.Pages;
 /// <param name="Hints">What is normal, and the cautions of the act.</param>
 public sealed record Said(ReadNote? Note, string? Words, bool Trouble, bool CanUndo, IReadOnlyList<string> Hints)
 {
+    /// <summary>The undo that can be taken back; null for anything else.</summary>
+    public Guid? Redo { get; init; }
+
+    public static Said Undone(Outcome undo) => Done($"Taken back: {undo.Words}. Nothing is lost: it can stand again.") with { Redo = undo.Act };
+
     public static readonly Said Nothing = new(null, null, false, false, []);
 
     public static Said Reading(ReadNote note, GardenDay today) => new(note, null, false, false, CautionsOf(note.Tags, note.Entries, today));

@@ -2,37 +2,32 @@ using BudClock.Data;
 
 namespace BudClock.Web.Photos;
 
-/// <summary>Puts pictures into a plant's journal: the file first, then the entry that names it.</summary>
-public sealed class PictureBook(PictureFolder folder, Logbook logbook, Clock clock)
+/// <summary>Makes an entry of a picture: its file is on disk before the entry that names it is written.</summary>
+public sealed class PictureBook(PictureFolder folder)
 {
-    /// <summary>Logs a picture on the day its camera says, else today.</summary>
+    const int LongestCaption = 200;
+
+    /// <summary>A picture as an entry of the day that was chosen, else the day its camera says, else today.</summary>
     /// <returns>The entry, or a sentence that says what is wrong.</returns>
-    public async Task<(Entry? Entry, string? Fault)> TakeAsync(
-        string tag,
-        byte[] content,
-        string name,
+    public async Task<(EntryDraft? Entry, string? Fault)> TakeAsync(
+        IFormFile file,
         DateOnly today,
         string? caption = null,
-        Guid? act = null
+        DateOnly? on = null,
+        CancellationToken cancel = default
     )
     {
-        var (picture, fault) = PictureIntake.Read(content, name);
+        var (picture, fault) = await PictureIntake.ReadAsync(file.OpenReadStream(), file.Length, file.FileName, cancel);
         if (picture is null)
             return (null, fault);
-        var id = Guid.CreateVersion7();
-        var entry = new Entry
-        {
-            Id = id,
-            On = picture.Taken is { } taken && taken <= today && taken.Year > 1990 ? taken : today,
-            Kind = EntryKinds.Photo,
-            Text = string.IsNullOrWhiteSpace(caption) ? null : caption.Trim()[..Math.Min(200, caption.Trim().Length)],
-            File = $"{id:N}.jpg",
-            Logged = clock.GetUtcNow(),
-            Act = act ?? Guid.CreateVersion7(),
-        };
-        await folder.SaveAsync(entry.File, picture.Full, picture.Small);
-        return await logbook.LogAsync(tag, entry) ? (entry, null) : (null, "That plant is not here any more.");
+        var name = $"{Guid.CreateVersion7():N}.jpg";
+        folder.Save(name, picture.Full, picture.Small);
+        var taken = picture.Taken is { } day && day <= today && day.Year > 1990 ? day : today;
+        return (new(EntryKinds.Photo, on ?? taken, Text: Words(caption)) { File = name }, null);
     }
+
+    static string? Words(string? caption) =>
+        string.IsNullOrWhiteSpace(caption) ? null : caption.Trim()[..Math.Min(LongestCaption, caption.Trim().Length)];
 }
 
 /// <summary>The pictures of a plant, as pages show them.</summary>

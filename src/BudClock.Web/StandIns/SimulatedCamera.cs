@@ -8,39 +8,41 @@ namespace BudClock.Web.StandIns;
 /// Stands in for the volunteers' camera: draws what the log of a plant measured, so that the demo has pictures to look at
 /// and to compare. The drawings are made up and the same each time.
 /// </summary>
-public sealed class SimulatedCamera(PictureFolder folder, GardenStore store)
+public sealed class SimulatedCamera(PictureFolder folder)
 {
     const int Width = 900;
     const int Height = 675;
     const int PicturesEach = 3;
 
-    /// <summary>Puts a few pictures into each of these plants' journals.</summary>
-    public async Task TakeAsync(IReadOnlyList<Plant> plants, IReadOnlyList<string> tags)
-    {
-        foreach (var plant in plants.Where(plant => tags.Contains(plant.Tag)))
+    /// <summary>These plants with a few pictures in their journals, whose files are in the folder.</summary>
+    public GardenRecord Take(GardenRecord garden, IReadOnlyList<string> tags) =>
+        garden with
         {
-            var measured = plant
-                .Entries.Where(e => e.Kind == EntryKinds.SpikeLength || e.Kind == EntryKinds.GrowthHeight)
-                .OrderBy(e => e.On)
-                .TakeLast(9)
-                .ToList();
-            var shown = measured
-                .Where((_, index) => index % Math.Max(1, measured.Count / PicturesEach) == 0)
-                .Append(measured[^1])
-                .DistinctBy(e => e.On)
-                .ToList();
-            await store.LogAsync([new(plant.Tag, [.. await Task.WhenAll(shown.Select(e => PictureAsync(plant, e)))], [])]);
-        }
+            Plants = [.. garden.Plants.Select(plant => tags.Contains(plant.Tag) ? WithPictures(plant) : plant)],
+        };
+
+    Plant WithPictures(Plant plant)
+    {
+        var measured = plant
+            .Entries.Where(e => e.Kind == EntryKinds.SpikeLength || e.Kind == EntryKinds.GrowthHeight)
+            .OrderBy(e => e.On)
+            .TakeLast(9)
+            .ToList();
+        var shown = measured
+            .Where((_, index) => index % Math.Max(1, measured.Count / PicturesEach) == 0)
+            .Append(measured[^1])
+            .DistinctBy(e => e.On);
+        return plant with { Entries = [.. plant.Entries, .. shown.Select(e => Picture(plant, e))] };
     }
 
-    async Task<Entry> PictureAsync(Plant plant, Entry measured)
+    Entry Picture(Plant plant, Entry measured)
     {
         var (id, length) = (Guid.CreateVersion7(), measured.Amount!.Value.InBase);
         var (picture, fault) = PictureIntake.Read(Draw(length, measured.Kind == EntryKinds.SpikeLength), $"{plant.Tag}.png");
         if (picture is null)
             throw new InvalidOperationException(fault);
         var file = $"{id:N}.jpg";
-        await folder.SaveAsync(file, picture.Full, picture.Small);
+        folder.Save(file, picture.Full, picture.Small);
         return new()
         {
             Id = id,

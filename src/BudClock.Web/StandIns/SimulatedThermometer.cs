@@ -6,7 +6,7 @@ namespace BudClock.Web.StandIns;
 /// Stands in for thermometers on the benches: a reading an hour for each place, the same every time for the same place
 /// and hour. It fills in the days up to now when it starts and goes on from there.
 /// </summary>
-public sealed class SimulatedThermometer(GardenStore store, TodaysGarden glasshouse, Clock clock) : BackgroundService
+public sealed class SimulatedThermometer(GardenStore store, Logbook logbook, Clock clock) : BackgroundService
 {
     const int DaysBack = 9;
 
@@ -25,10 +25,10 @@ public sealed class SimulatedThermometer(GardenStore store, TodaysGarden glassho
 
     async Task FillAsync()
     {
-        if (await store.ReadAsync() is not { } garden)
-            return;
         var now = clock.GetUtcNow();
         var hour = new DateTimeOffset(now.Year, now.Month, now.Day, now.Hour, 0, 0, TimeSpan.Zero);
+        if (await store.ReadAsync(hour.AddDays(-DaysBack), acts: false, entriesOf: []) is not { } garden)
+            return;
         var known = garden.Readings.Select(r => (r.Place, r.At)).ToHashSet();
         var readings =
             from place in garden.Places
@@ -36,8 +36,8 @@ public sealed class SimulatedThermometer(GardenStore store, TodaysGarden glassho
             let at = hour.AddHours(-back)
             where !known.Contains((place.Code, at))
             select Read(place, at);
-        await store.SaveReadingsAsync([.. readings]);
-        glasshouse.Forget();
+        if (readings.ToList() is { Count: > 0 } fresh)
+            await logbook.MeasureAsync(fresh);
     }
 
     /// <summary>Coldest about four in the morning, warmest about three in the afternoon, warmer in summer.</summary>

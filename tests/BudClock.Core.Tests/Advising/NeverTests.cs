@@ -14,7 +14,8 @@ namespace BudClock.Core.Tests.Advising;
 /// </summary>
 public class NeverTests
 {
-    static readonly int Cases = Mutating ? 600 : 25_000;
+    static readonly int Cases = Mutating ? 480 : 25_000;
+    static readonly int Few = Mutating ? 60 : 2000;
 
     static readonly HashSet<string> BogSheets = ["sundew", "seasonal-butterwort", "temperate-bog"];
     static readonly HashSet<string> ReservoirSheets =
@@ -117,7 +118,7 @@ public class NeverTests
                     Assess(plant, 18).Advice.GroupBy(a => (a.Topic, a.Care.Facts().Question)),
                     group => group.Count() > 1
                 ),
-            iter: 2000
+            iter: Few
         );
 
     [Fact]
@@ -147,7 +148,7 @@ public class NeverTests
                     AdviceJson.Write(Assess(pair.plant, 14)),
                     AdviceJson.Write(Assess(pair.plant with { Entries = pair.shuffled }, 14))
                 ),
-            iter: 2000
+            iter: Few
         );
 
     [Fact]
@@ -170,7 +171,7 @@ public class NeverTests
                     return AdviceJson.Write(new GardenAssessed(garden, Today).Plants[0]);
                 }
             },
-            iter: 600
+            iter: Few
         );
 
     [Fact]
@@ -190,7 +191,7 @@ public class NeverTests
                         AdviceJson.Write(Assess(plant with { Entries = [.. plant.Entries, first with { On = Today.AddDays(1) }] }, 14))
                     );
                 },
-                iter: 2000
+                iter: Few
             );
 
     static bool Does(Assessment said, string[] acts) => said.Advice.Any(a => a.Verdict is Verdict.Do && acts.Contains(a.Care.Facts().Name));

@@ -101,7 +101,7 @@ public class WakingPlantTests
         browser.Sees("#said", "Logged on 9 plants: Soaked 400 mL.");
         Assert.Equal(9, Soaks(await site.Http.GetStringAsync("/api/garden", TestContext.Current.CancellationToken)));
         browser.Click("#said button");
-        browser.Sees("#said", "Undone on");
+        browser.Sees("#said", "Taken back: Soaked 400 mL on 9 plants");
         Assert.Equal(0, Soaks(await site.Http.GetStringAsync("/api/garden", TestContext.Current.CancellationToken)));
 
         static int Soaks(string garden) =>
@@ -166,7 +166,7 @@ public class WakingPlantTests
         using var browser = new Chromium(site.Address).Open("/");
         await site.DisposeAsync();
         browser.Find("#note-text").SendKeys("cal-02 roots 10.5cm" + Keys.Enter);
-        browser.Sees("#said", "did not answer, so nothing was logged");
+        browser.Sees("#said", "send it again, it is written once");
         Assert.Equal("cal-02 roots 10.5cm", browser.Find("#note-text").GetAttribute("value"));
     }
 }

@@ -19,7 +19,7 @@ public sealed class PestGuard : IGuard
         now.Pests is { Open: true } pests && pests.LastLook.On > now.Today.AddDays(-now.Ages.Pests)
             ? new(
                 Verdict.Hold,
-                $"{pests.Words} {(pests.Words == "pests" ? "were" : "was")} found {Dates.Ago(pests.Sign.On, now.Today)}",
+                $"{pests.Words} {(pests.Words.EndsWith('s') ? "were" : "was")} found {Dates.Ago(pests.Sign.On, now.Today)}",
                 "no feed until it is clear of them.",
                 new Condition("pests", new("seen"), new("clear twice"), null, false, pests.Sign.On)
             )

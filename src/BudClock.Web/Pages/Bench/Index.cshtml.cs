@@ -55,7 +55,9 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook) : Garde
         var note = NoteReader.Read($"{string.Join(", ", known)}: {text}", Today.NoteContext());
         if (!note.Complete)
             return Answer(Said.Refused(note));
-        await logbook.LogAsync(note.Tags, note.Entries);
+        var outcome = await logbook.LogAsync(Act, note.Tags, note.Entries);
+        if (!outcome.Done)
+            return Answer(Said.Wrong(outcome.Trouble!));
         Response.Headers["HX-Trigger"] = "journal-changed";
         return Answer(Said.Logged(note.Tags, note.Entries, Today));
     }

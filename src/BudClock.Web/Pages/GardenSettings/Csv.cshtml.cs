@@ -1,13 +1,12 @@
 using System.Text;
 using BudClock.Core.Formats;
 using BudClock.Data;
-using BudClock.Web.Pages.Plants;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.GardenSettings;
 
 /// <summary>Entries in from a CSV: read and shown first, then written all or not at all.</summary>
-public sealed class CsvModel(TodaysGarden glasshouse, GardenStore store) : GardenPage(glasshouse)
+public sealed class CsvModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
 {
     const int LargestMb = 5;
 
@@ -34,9 +33,9 @@ public sealed class CsvModel(TodaysGarden glasshouse, GardenStore store) : Garde
     {
         if (file is not null)
         {
-            if (file.Length > LargestMb * 1024 * 1024)
+            if (await Streams.ReadAsync(file.OpenReadStream(), LargestMb * 1024 * 1024) is not { } content)
                 return Wrong($"{file.FileName} is larger than {LargestMb} MB. Split it.");
-            Text = Encoding.UTF8.GetString(await PlantModel.ReadAsync(file)).TrimStart('\uFEFF');
+            Text = Encoding.UTF8.GetString(content).TrimStart('\uFEFF');
             if (Text.Contains('\0', StringComparison.Ordinal))
                 return Wrong($"{file.FileName} is no text.");
         }
@@ -58,8 +57,10 @@ public sealed class CsvModel(TodaysGarden glasshouse, GardenStore store) : Garde
             .Rows.DistinctBy(row => row.Entry.Id)
             .Where(row => !known.Contains(row.Entry.Id))
             .ToLookup(row => row.Tag, row => row.Entry);
-        await store.LogAsync([.. fresh.Select(plant => new PlantEntries(plant.Key, [.. plant], []))]);
-        TodaysGarden.Forget();
+        var written = Changes.Entries([.. fresh.Select(plant => new PlantEntries(plant.Key, [.. plant], []))]);
+        var outcome = await logbook.WriteAsync(Act, $"{fresh.Sum(plant => plant.Count())} entries from a CSV", written);
+        if (!outcome.Done)
+            return Wrong(outcome.Trouble!);
         (Done, Read) = ($"{fresh.Sum(plant => plant.Count())} entries taken in on {fresh.Count} plants.", null);
         return Page();
     }

@@ -7,7 +7,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>One batch: what went in, what the meter said, which plants got it, and giving it to more.</summary>
-public sealed class BatchModel(TodaysGarden glasshouse, ShelfStore store, Logbook logbook) : MixingPage(glasshouse, store)
+public sealed class BatchModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
 {
     /// <summary>The plants it is to be given to.</summary>
     [BindProperty(SupportsGet = true)]
@@ -77,8 +77,11 @@ public sealed class BatchModel(TodaysGarden glasshouse, ShelfStore store, Logboo
         GivingAsks = new([], BottleToMix.Warn(Bottle, Batch.MeasuredPpm ?? Batch.PredictedPpm, Batch.Ph, chosen), "");
         if (Faults.Count > 0 || !GivingAsks.Answered(Form))
             return Page();
-        await logbook.LogEachAsync([.. chosen.Select(plant => (plant.Plant.Tag, Giving.Entries(plant, Batch, Recipe, amount)))]);
-        return Redirect($"/mixing/batches/{Batch.Code}");
+        var outcome = await Logbook.LogEachAsync(Act, [.. chosen.Select(plant => (plant.Plant.Tag, Giving.Entries(plant, Batch, Recipe, amount)))]);
+        if (outcome.Done)
+            return Redirect($"/mixing/batches/{Batch.Code}");
+        Faults.Add(outcome.Trouble!);
+        return Page();
     }
 
     /// <summary>Writes down what the meter says, now or anew.</summary>
@@ -92,23 +95,22 @@ public sealed class BatchModel(TodaysGarden glasshouse, ShelfStore store, Logboo
         Asks = MeasurementAsks.Of(Batch.PredictedPpm, Bottle, measured, ph, Given.Select(pair => pair.Plant));
         if (!Asks.Answered(Form))
             return Page();
-        await Store.SaveAsync(
-            Batch with
-            {
-                MeasuredPpm = measured,
-                Ph = ph,
-                Found = Form.Found?.Trim() is { Length: > 0 } found ? found : Batch.Found,
-            }
-        );
-        return await SavedAsync($"/mixing/batches/{Batch.Code}");
+        var now = Batch with
+        {
+            MeasuredPpm = measured,
+            Ph = ph,
+            Found = Form.Found?.Trim() is { Length: > 0 } found ? found : Batch.Found,
+        };
+        return await SaveAsync($"Batch {Batch.Code} measured", Changes.Shelf(now), $"/mixing/batches/{Batch.Code}");
     }
 
     public async Task<IActionResult> OnPostThrowAsync([FromRoute] string code)
     {
         if (!Find(code))
             return NotFound();
-        await Store.SaveAsync(Batch with { ThrownAway = Batch.ThrownAway is null ? Today.Day : null });
-        return await SavedAsync($"/mixing/batches/{Batch.Code}");
+        var now = Batch with { ThrownAway = Batch.ThrownAway is null ? Today.Day : null };
+        var words = $"Batch {Batch.Code} {(now.ThrownAway is null ? "kept after all" : "thrown away")}";
+        return await SaveAsync(words, Changes.Shelf(now), $"/mixing/batches/{Batch.Code}");
     }
 
     bool Find(string code)

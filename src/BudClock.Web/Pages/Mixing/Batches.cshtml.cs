@@ -1,11 +1,10 @@
 using BudClock.Core.Mixing;
-using BudClock.Data;
 using BudClock.Web.Drawing;
 
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>Every batch: what was meant, what was measured, who got it.</summary>
-public sealed class BatchesModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class BatchesModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
 {
     Dictionary<string, int>? given;
 

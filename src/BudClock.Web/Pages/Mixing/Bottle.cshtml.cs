@@ -1,6 +1,5 @@
 using System.Globalization;
 using BudClock.Core.Mixing;
-using BudClock.Data;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.Mixing;
@@ -8,7 +7,7 @@ namespace BudClock.Web.Pages.Mixing;
 /// <summary>
 /// Works out one bottle without keeping it: the dose from the strength, the strength from the dose, or how much tap makes a wanted TDS.
 /// </summary>
-public sealed class BottleModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class BottleModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
 {
     [BindProperty(SupportsGet = true)]
     public string Batch { get; set; } = "9.5 L";

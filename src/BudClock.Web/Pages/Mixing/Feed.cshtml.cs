@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>A feed or stimulant on the shelf, as its label says it.</summary>
-public sealed class FeedModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class FeedModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
 {
     [BindProperty]
     public string? Name { get; set; }
@@ -78,8 +78,7 @@ public sealed class FeedModel(TodaysGarden glasshouse, ShelfStore store) : Mixin
             return NotFound();
         if (Read(code) is not { } feed)
             return Page();
-        await Store.SaveAsync(feed);
-        return await SavedAsync();
+        return await SaveAsync($"Feed {feed.Name}", code is null ? Changes.NewOnShelf(feed) : Changes.Shelf(feed));
     }
 
     public async Task<IActionResult> OnPostRemoveAsync([FromRoute] string code)
@@ -90,8 +89,7 @@ public sealed class FeedModel(TodaysGarden glasshouse, ShelfStore store) : Mixin
             Faults.Add($"It is in {string.Join(", ", used)}: change those recipes first.");
             return Page();
         }
-        await Store.RemoveAsync<Feed>(f => f.Code == code);
-        return await SavedAsync();
+        return await SaveAsync("Feed off the shelf", Changes.OffShelf<Feed>(f => f.Code == code));
     }
 
     Feed? Read(string? code)

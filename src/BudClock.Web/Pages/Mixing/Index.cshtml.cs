@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>The mixing shelf: waters, feeds, recipes, the last batches, and what is to be mixed today.</summary>
-public sealed class IndexModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
 {
     const int Last = 5;
 
@@ -19,9 +19,7 @@ public sealed class IndexModel(TodaysGarden glasshouse, ShelfStore store) : Mixi
     /// <summary>Begins an empty shelf with generic examples.</summary>
     public async Task<IActionResult> OnPostExamplesAsync()
     {
-        if (Shelf.IsBare)
-            await Store.SaveAllAsync(ExampleShelf.Shelf);
-        return await SavedAsync();
+        return Shelf.IsBare ? await SaveAsync("The examples put on the shelf", Changes.WholeShelf(ExampleShelf.Shelf)) : Redirect("/mixing");
     }
 
     /// <summary>A litre of a recipe, or in a US garden a gallon, in one line; what keeps it from being mixed where it cannot be.</summary>

@@ -1,12 +1,11 @@
 using BudClock.Core.Mixing;
-using BudClock.Data;
 using Microsoft.AspNetCore.Mvc;
 using QRCoder;
 
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>A label to print and stick on a bottle; its QR leads to the batch.</summary>
-public sealed class LabelModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class LabelModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
 {
     const int PixelsPerModule = 4;
 

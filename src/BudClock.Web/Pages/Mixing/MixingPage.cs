@@ -6,22 +6,25 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>A page of the mixing shelf: what was typed is read here, and every fault is kept as a sentence.</summary>
-public abstract class MixingPage(TodaysGarden glasshouse, ShelfStore store) : GardenPage(glasshouse)
+public abstract class MixingPage(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
 {
     const int LongestName = 40;
     public const double MostLitres = 1000;
 
-    protected ShelfStore Store => store;
+    protected Logbook Logbook => logbook;
 
     public Shelf Shelf => Today.Shelf;
 
     public List<string> Faults { get; } = [];
 
-    /// <summary>After the shelf has changed.</summary>
-    protected async Task<RedirectResult> SavedAsync(string to = "/mixing")
+    /// <summary>Writes a change of the shelf and goes on to another page; refused, the page comes back as typed.</summary>
+    protected async Task<IActionResult> SaveAsync(string words, Change change, string to = "/mixing")
     {
-        await TodaysGarden.RefreshShelfAsync();
-        return Redirect(to);
+        var outcome = await logbook.WriteAsync(Act, words, change);
+        if (outcome.Done)
+            return Redirect(to);
+        Faults.Add(outcome.Trouble!);
+        return Page();
     }
 
     /// <summary>A name that nothing else of its kind has.</summary>

@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>A recipe: which bottle, which waters, which feeds, how strong; what it comes to is shown as it is written.</summary>
-public sealed class RecipeModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class RecipeModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
 {
     const int Rows = 3;
 
@@ -67,8 +67,8 @@ public sealed class RecipeModel(TodaysGarden glasshouse, ShelfStore store) : Mix
             WorkOut(recipe);
         if (Faults.Count > 0)
             return Page();
-        await Store.SaveAsync(recipe! with { Name = name });
-        return await SavedAsync();
+        var named = recipe! with { Name = name };
+        return await SaveAsync($"Recipe {name}", Known is null ? Changes.NewOnShelf(named) : Changes.Shelf(named));
     }
 
     public async Task<IActionResult> OnPostRemoveAsync([FromRoute] string code)
@@ -79,8 +79,7 @@ public sealed class RecipeModel(TodaysGarden glasshouse, ShelfStore store) : Mix
             Faults.Add("It is on trial: end the trial first.");
             return Page();
         }
-        await Store.RemoveAsync<Recipe>(r => r.Code == code);
-        return await SavedAsync();
+        return await SaveAsync("Recipe off the shelf", Changes.OffShelf<Recipe>(r => r.Code == code));
     }
 
     void Fill()

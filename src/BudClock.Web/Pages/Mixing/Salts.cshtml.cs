@@ -1,10 +1,9 @@
 using BudClock.Core.Feeding;
-using BudClock.Data;
 
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>The salt watch: flushes due, run-off as measured, feeds since the last flush.</summary>
-public sealed class SaltsModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class SaltsModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
 {
     public IReadOnlyList<SaltWatch> Rows => SaltWatch.Of(Today.Plants);
 

@@ -7,7 +7,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>One page to stand at the bench with: bottle by bottle what goes in, ticked off, measured, kept as a batch.</summary>
-public sealed class TodayModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class TodayModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
 {
     public const string Weekend = "weekend";
 
@@ -60,8 +60,9 @@ public sealed class TodayModel(TodaysGarden glasshouse, ShelfStore store) : Mixi
             Ph = ph,
             Found = Form.Found?.Trim() is { Length: > 0 } found ? found : null,
         };
-        await Store.SaveAsync(batch);
-        return await SavedAsync(
+        return await SaveAsync(
+            $"Batch {batch.Code} mixed",
+            Changes.NewOnShelf(batch),
             $"/mixing/batches/{batch.Code}" + QueryString.Create(Form.Tags.Select(tag => new KeyValuePair<string, string?>("tags", tag)))
         );
     }

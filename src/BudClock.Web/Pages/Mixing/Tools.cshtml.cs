@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>What the grower measures with, and how bottles are filled.</summary>
-public sealed class ToolsModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class ToolsModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
 {
     [BindProperty]
     public string? Scale { get; set; }
@@ -53,7 +53,6 @@ public sealed class ToolsModel(TodaysGarden glasshouse, ShelfStore store) : Mixi
             Faults.Add(fault);
         if (Faults.Count > 0)
             return Page();
-        await Store.SaveToolsAsync(tools);
-        return await SavedAsync();
+        return await SaveAsync("What is measured with", Changes.Tools(tools));
     }
 }

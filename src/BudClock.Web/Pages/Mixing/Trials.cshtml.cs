@@ -7,7 +7,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>Recipes on trial for named plants, and what can be said of them.</summary>
-public sealed class TrialsModel(TodaysGarden glasshouse, ShelfStore store, Logbook logbook) : MixingPage(glasshouse, store)
+public sealed class TrialsModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
 {
     [BindProperty]
     public string? Recipe { get; set; }
@@ -44,12 +44,11 @@ public sealed class TrialsModel(TodaysGarden glasshouse, ShelfStore store, Logbo
         if (Faults.Count > 0)
             return Page();
         var trial = new Trial($"trial-{Shelf.Trials.Count + 1}", Recipe!, Today.Day, [.. chosen.Select(a => a.Plant.Tag)]);
-        await Store.SaveAsync(trial);
-        await logbook.LogAsync(
+        return await LogAsync(
             trial.Plants,
-            [new(EntryKinds.RecipeSet, Today.Day, null, $"on trial until {Dates.Short(trial.Until)}", Mix: trial.Recipe)]
+            new(EntryKinds.RecipeSet, Today.Day, null, $"on trial until {Dates.Short(trial.Until)}", Mix: trial.Recipe),
+            Changes.NewOnShelf(trial)
         );
-        return await SavedAsync("/mixing/trials");
     }
 
     /// <summary>Ends a trial; its plants go by their stage again.</summary>
@@ -57,11 +56,20 @@ public sealed class TrialsModel(TodaysGarden glasshouse, ShelfStore store, Logbo
     {
         if (Shelf.Trials.FirstOrDefault(t => t.Code == code && t.Ended is null) is not { } trial)
             return NotFound();
-        await Store.SaveAsync(trial with { Ended = Today.Day });
-        await logbook.LogAsync(
+        return await LogAsync(
             [.. trial.Plants.Where(tag => Today.Find(tag) is { Gone: false })],
-            [new(EntryKinds.RecipeSet, Today.Day, null, "by its stage again, trial ended")]
+            new(EntryKinds.RecipeSet, Today.Day, null, "by its stage again, trial ended"),
+            Changes.Shelf(trial with { Ended = Today.Day })
         );
-        return await SavedAsync("/mixing/trials");
+    }
+
+    /// <summary>The trial and what its plants' logs say of it are one act.</summary>
+    async Task<IActionResult> LogAsync(IReadOnlyList<string> tags, EntryDraft entry, Change trial)
+    {
+        var outcome = await Logbook.LogAsync(Act, tags, [entry], trial);
+        if (outcome.Done)
+            return Redirect("/mixing/trials");
+        Faults.Add(outcome.Trouble!);
+        return Page();
     }
 }

@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>A water on the shelf: new, or measured again.</summary>
-public sealed class WaterModel(TodaysGarden glasshouse, ShelfStore store) : MixingPage(glasshouse, store)
+public sealed class WaterModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
 {
     [BindProperty]
     public string? Name { get; set; }
@@ -67,8 +67,7 @@ public sealed class WaterModel(TodaysGarden glasshouse, ShelfStore store) : Mixi
             Faults.Add("The day it was measured is still to come.");
         if (Faults.Count > 0)
             return Page();
-        await Store.SaveAsync(water);
-        return await SavedAsync();
+        return await SaveAsync($"Water {water.Name}", code is null ? Changes.NewOnShelf(water) : Changes.Shelf(water));
     }
 
     public async Task<IActionResult> OnPostRemoveAsync([FromRoute] string code)
@@ -79,8 +78,7 @@ public sealed class WaterModel(TodaysGarden glasshouse, ShelfStore store) : Mixi
             Faults.Add($"It is in {string.Join(", ", used)}: change those recipes first.");
             return Page();
         }
-        await Store.RemoveAsync<Water>(w => w.Code == code);
-        return await SavedAsync();
+        return await SaveAsync("Water off the shelf", Changes.OffShelf<Water>(w => w.Code == code));
     }
 
     double ReadTds() =>

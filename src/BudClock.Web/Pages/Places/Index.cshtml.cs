@@ -4,7 +4,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Places;
 
 /// <summary>The places in walking order: add, rename, move, and write down a night.</summary>
-public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store, Clock clock) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, Clock clock) : GardenPage(glasshouse)
 {
     const int LongestName = 40;
 
@@ -44,21 +44,29 @@ public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store, Clock
         var lamps = AmountReader.Read(Lamps, null);
         if (!string.IsNullOrWhiteSpace(Lamps) && lamps is not { Unit: null, Value: >= 0 and <= 24 })
             return Wrong($"\"{Lamps}\" is no number of hours from 0 to 24.");
-        await store.SavePlaceAsync(
-            new(
-                Code ?? Codes.For(name, "place", Today.Places.Select(p => p.Code)),
-                name,
-                string.IsNullOrEmpty(Setting) ? null : Setting,
-                lamps?.Value
-            )
+        var place = new Place(
+            Code ?? Codes.For(name, "place", Today.Places.Select(p => p.Code)),
+            name,
+            string.IsNullOrEmpty(Setting) ? null : Setting,
+            lamps?.Value
         );
-        return Saved();
+        return await SavedAsync($"Place {name}", Changes.Place(place));
     }
 
     public async Task<IActionResult> OnPostMoveAsync(int step)
     {
-        await store.MovePlaceAsync(Code ?? "", Math.Sign(step));
-        return Saved();
+        return await SavedAsync("The order of the walk", Changes.Walk(Code ?? "", Math.Sign(step)));
+    }
+
+    /// <summary>Takes a place away that was added by mistake; what stands there has to be moved first.</summary>
+    public async Task<IActionResult> OnPostRemoveAsync()
+    {
+        if (Today.PlaceAt(Code) is not { } place)
+            return Wrong("That place is not there any more.");
+        var here = Today.Plants.Where(a => a.Plant.Place == place.Code && !a.Gone).Select(a => a.Plant.Tag).ToList();
+        if (here.Count > 0)
+            return Wrong($"{string.Join(", ", here.Take(5))}{(here.Count > 5 ? " and others" : "")} stand there. Move them first.");
+        return await SavedAsync($"Place {place.Name} taken away", Changes.WithoutPlace(place.Code));
     }
 
     /// <summary>Writes down last night's lowest temperature at a place.</summary>
@@ -72,14 +80,16 @@ public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store, Clock
         var at = new DateTimeOffset(threeInTheMorning, Today.Garden.Zone.GetUtcOffset(threeInTheMorning));
         if (at > clock.GetUtcNow())
             at = clock.GetUtcNow();
-        await store.SaveReadingAsync(new(Code!, at.ToUniversalTime(), read.InBase, null));
-        return Saved();
+        return await SavedAsync(
+            $"Last night {read} at {Today.PlaceAt(Code)!.Name}",
+            Changes.Readings([new(Code!, at.ToUniversalTime(), read.InBase, null)])
+        );
     }
 
-    RedirectResult Saved()
+    async Task<IActionResult> SavedAsync(string words, Change change)
     {
-        TodaysGarden.Forget();
-        return Redirect("/places");
+        var outcome = await logbook.WriteAsync(Act, words, change);
+        return outcome.Done ? Redirect("/places") : Wrong(outcome.Trouble!);
     }
 
     IActionResult Wrong(string fault)

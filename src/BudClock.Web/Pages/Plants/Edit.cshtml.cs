@@ -7,8 +7,8 @@ using Microsoft.AspNetCore.Mvc.ModelBinding;
 
 namespace BudClock.Web.Pages.Plants;
 
-/// <summary>Adds a plant, or changes what is known of one. The tag stays.</summary>
-public sealed class EditModel(TodaysGarden glasshouse, GardenStore store, Logbook logbook) : GardenPage(glasshouse)
+/// <summary>Adds a plant, or changes what is known of one: from a day on, or because it was wrong from the start.</summary>
+public sealed class EditModel(TodaysGarden glasshouse, Logbook logbook, Clock clock) : GardenPage(glasshouse)
 {
     [BindProperty]
     public PlantForm Form { get; set; } = new();
@@ -43,7 +43,7 @@ public sealed class EditModel(TodaysGarden glasshouse, GardenStore store, Logboo
     {
         if (!Find(tag))
             return NotFound();
-        Form = Known is { } plant ? PlantForm.Of(plant) : new() { Taxon = taxon, Place = place };
+        Form = Known is { } plant ? PlantForm.Of(plant, Today) : new() { Taxon = taxon, Place = place };
         return Page();
     }
 
@@ -70,13 +70,57 @@ public sealed class EditModel(TodaysGarden glasshouse, GardenStore store, Logboo
     {
         if (!Find(tag))
             return NotFound();
-        var plant = Form.Read(Known, Today, ModelState);
-        if (plant is null)
+        var (plant, since) = (Form.Read(Known, Today, ModelState), Form.Since(Known, Today, ModelState));
+        if (plant is null || !ModelState.IsValid)
             return Page();
-        if (!await store.SavePlantAsync(plant, logbook.Facts(PlantChanges.Entries(Known, plant, Today, Form.Doing), Guid.CreateVersion7())))
+        var change = Known is null ? PlantChanges.New(plant, Today.Day, Form.Doing) : PlantChanges.Of(Known, plant, since, Today);
+        var facts = change.Dated.Select((entry, index) => EntryWriting.Fact(entry, Guid.Empty, clock.GetUtcNow().AddTicks(index)));
+        var written = new PlantEntries(plant.Tag, [.. facts], []);
+        var words = Known is null ? $"{plant.Tag} added" : $"{plant.Tag} changed";
+        try
+        {
+            var outcome = await logbook.WriteAsync(Act, words, Changes.All(Changes.Plant(change.OnRecord), Changes.Entries(written)));
+            if (outcome.Done)
+                return LocalRedirect($"/plants/{plant.Tag}");
+            ModelState.AddModelError("Form.Tag", outcome.Trouble!);
+            return Page();
+        }
+        catch (ChangedElsewhereException)
+        {
             return await ChangedElsewhereAsync(plant);
-        TodaysGarden.Forget();
-        return LocalRedirect($"/plants/{plant.Tag}");
+        }
+    }
+
+    /// <summary>Another tag, for one that was mistyped; the plant is still found by the old one.</summary>
+    public async Task<IActionResult> OnPostTagAsync(string tag, string? newTag)
+    {
+        if (!Find(tag) || Known is null)
+            return NotFound();
+        Form = PlantForm.Of(Known, Today);
+        ModelState.Clear();
+        var to = newTag?.Trim() ?? "";
+        TagFault =
+            !Core.Gardens.Tags.Sound(to) ? "A tag has letters, digits and hyphens, at most 20, such as LYC-01."
+            : Today.Find(to) is { } taken && taken.Plant.Tag != Known.Tag ? $"{to} is taken."
+            : null;
+        if (TagFault is not null)
+            return Page();
+        var outcome = await logbook.WriteAsync(Act, $"{Known.Tag} tagged {to}", Changes.Tag(Known.Tag, to));
+        TagFault = outcome.Trouble;
+        return outcome.Done ? LocalRedirect($"/plants/{to}") : Page();
+    }
+
+    /// <summary>What was wrong with the new tag.</summary>
+    public string? TagFault { get; private set; }
+
+    /// <summary>Takes a plant away that was added by mistake; undo brings it back whole.</summary>
+    public async Task<IActionResult> OnPostRemoveAsync(string tag)
+    {
+        if (!Find(tag) || Known is null)
+            return NotFound();
+        await logbook.WriteAsync(Act, $"{Known.Tag} taken away", Changes.WithoutPlant(Known.Tag));
+        TempData["Said"] = $"{Known.Tag} and its log are taken away. Undo brings them back.";
+        return LocalRedirect("/bench");
     }
 
     /// <summary>
@@ -84,7 +128,6 @@ public sealed class EditModel(TodaysGarden glasshouse, GardenStore store, Logboo
     /// </summary>
     async Task<IActionResult> ChangedElsewhereAsync(Plant typed)
     {
-        TodaysGarden.Forget();
         Known = (await TodaysGarden.TodayAsync())!.Find(typed.Tag)!.Plant;
         ModelState.Remove("Form.Version");
         Form.Version = Known.Version;
@@ -143,7 +186,13 @@ public sealed class PlantForm
     /// <summary>The version of the plant that the form shows.</summary>
     public int Version { get; set; }
 
-    public static PlantForm Of(Plant plant) =>
+    /// <summary>From when the change holds, as 2031-05-24; today when left empty.</summary>
+    public string? Holds { get; set; }
+
+    /// <summary>It was so from the start: what stood here was wrong.</summary>
+    public bool Always { get; set; }
+
+    public static PlantForm Of(Plant plant, GardenDay today) =>
         new()
         {
             Tag = plant.Tag,
@@ -152,8 +201,8 @@ public sealed class PlantForm
             Sheet = plant.Sheet,
             Place = plant.Place,
             Acquired = plant.Acquired?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
-            PotDiameter = plant.Pot?.DiameterCm?.ToString("0.##", CultureInfo.InvariantCulture),
-            PotHeight = plant.Pot?.HeightCm?.ToString("0.##", CultureInfo.InvariantCulture),
+            PotDiameter = Shown(plant.Pot?.DiameterCm, today),
+            PotHeight = Shown(plant.Pot?.HeightCm, today),
             PotKind = plant.Pot?.Kind,
             Medium = plant.Medium,
             Schools = plant.Schools.All.ToDictionary(pair => pair.Key, pair => (string?)pair.Value),
@@ -195,8 +244,8 @@ public sealed class PlantForm
             faults.AddModelError("Form.QuarantineUntil", $"The end of the quarantine: {quarantineFault}.");
         var acquired = Day(today, faults);
         var pot = new Pot(
-            Cm(PotDiameter, "Form.PotDiameter", today, faults),
-            Cm(PotHeight, "Form.PotHeight", today, faults),
+            Cm(PotDiameter, known?.Pot?.DiameterCm, "Form.PotDiameter", today, faults),
+            Cm(PotHeight, known?.Pot?.HeightCm, "Form.PotHeight", today, faults),
             Blank(PotKind)
         );
         if (!faults.IsValid)
@@ -253,10 +302,32 @@ public sealed class PlantForm
         return day;
     }
 
-    static double? Cm(string? text, string field, GardenDay today, ModelStateDictionary faults)
+    /// <summary>From when the change holds; null where it was so from the start.</summary>
+    public DateOnly? Since(Plant? known, GardenDay today, ModelStateDictionary faults)
+    {
+        if (known is null || Always)
+            return null;
+        var (day, fault) = CommandLine.Days.Read(Blank(Holds));
+        if (fault is not null)
+            faults.AddModelError("Form.Holds", $"The day it changed: {fault}.");
+        if (day > today.Day)
+            faults.AddModelError("Form.Holds", $"{Dates.Long(day.Value)} is still to come.");
+        return day ?? today.Day;
+    }
+
+    /// <summary>A length in the garden's own unit, as it is typed.</summary>
+    static string? Shown(double? cm, GardenDay today) =>
+        cm is { } length
+            ? (length / Unit.Default(Dimension.Length, today.Garden.UsUnits)!.Factor).ToString("0.##", CultureInfo.InvariantCulture)
+            : null;
+
+    /// <summary>What was not changed stays to the last digit, whatever the unit it is shown in rounds away.</summary>
+    static double? Cm(string? text, double? known, string field, GardenDay today, ModelStateDictionary faults)
     {
         if (string.IsNullOrWhiteSpace(text))
             return null;
+        if (text == Shown(known, today))
+            return known;
         var read = AmountReader.Read(text, Unit.Default(Dimension.Length, today.Garden.UsUnits));
         if (read is { Dimension: Dimension.Length } length && length.InBase is >= PotMinCm and <= PotMaxCm)
             return Math.Round(length.InBase, 2);

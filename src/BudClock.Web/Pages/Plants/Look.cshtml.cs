@@ -47,19 +47,24 @@ public sealed class LookModel(TodaysGarden glasshouse, Logbook logbook, PictureB
         var entries = Read();
         if (Fault is null && Answers.All(answer => answer.State != Answer))
             Fault = "Choose what it did: better, no change, or worse.";
-        var act = Guid.CreateVersion7();
         if (Fault is null && file is not null)
-            (_, Fault) = await pictures.TakeAsync(
-                Plant.Plant.Tag,
-                await PlantModel.ReadAsync(file),
-                file.FileName,
-                Today.Day,
-                "second look",
-                act
-            );
+        {
+            var (picture, fault) = await pictures.TakeAsync(file, Today.Day, "second look");
+            Fault = fault;
+            if (picture is not null)
+                entries.Add(picture);
+        }
         if (Fault is not null)
             return Page();
-        await logbook.LogAsync([Plant.Plant.Tag], [.. entries, new EntryDraft(EntryKinds.Looked, Today.Day, Text: Answer)], act);
+        // The picture and the answer are one act: both are kept, or neither.
+        var outcome = await logbook.LogAsync(
+            Act,
+            [Plant.Plant.Tag],
+            [.. entries, new EntryDraft(EntryKinds.Looked, Today.Day, Text: Answer)]
+        );
+        Fault = outcome.Trouble;
+        if (!outcome.Done)
+            return Page();
         return Redirect($"/plants/{Plant.Plant.Tag}");
     }
 

@@ -10,7 +10,7 @@ namespace BudClock.Web.Pages.Plants;
 
 /// <summary>One plant: its year, its verdict, what it has measured, its pictures, its log.</summary>
 [RequestSizeLimit(PictureIntake.RequestLimit)]
-public sealed class PlantModel(TodaysGarden glasshouse, PictureBook pictures) : GardenPage(glasshouse)
+public sealed class PlantModel(TodaysGarden glasshouse, PictureBook pictures, Logbook logbook) : GardenPage(glasshouse)
 {
     /// <summary>Show the whole log instead of its newest part.</summary>
     [BindProperty(SupportsGet = true)]
@@ -26,32 +26,37 @@ public sealed class PlantModel(TodaysGarden glasshouse, PictureBook pictures) : 
         return IsHtmx ? Partial("_Plant", View) : Page();
     }
 
-    /// <summary>Takes pictures; those that cannot be taken are named, the others are kept.</summary>
-    public async Task<IActionResult> OnPostPictureAsync(string tag, List<IFormFile> files, string? caption)
+    /// <summary>Takes pictures as one act; those that cannot be taken are named, the others are kept.</summary>
+    public async Task<IActionResult> OnPostPictureAsync(string tag, List<IFormFile> files, string? caption, string? on)
     {
         if (Today.Find(tag) is not { } plant)
             return NotFound();
-        var (act, faults) = (Guid.CreateVersion7(), new List<string>());
-        if (files.Count == 0)
+        var (taken, faults) = (new List<EntryDraft>(), new List<string>());
+        var (day, fault) = CommandLine.Days.Read(on);
+        if (fault is not null || day > Today.Day)
+            faults.Add($"The day of the picture: {fault ?? $"{Dates.Long(day!.Value)} is still to come"}.");
+        else if (files.Count == 0)
             faults.Add("Choose a picture first.");
-        foreach (var file in files)
+        foreach (var file in faults.Count == 0 ? files : [])
         {
-            var (_, fault) = await pictures.TakeAsync(plant.Plant.Tag, await ReadAsync(file), file.FileName, Today.Day, caption, act);
-            if (fault is not null)
-                faults.Add(fault);
+            var (entry, wrong) = await pictures.TakeAsync(file, Today.Day, caption, day, HttpContext.RequestAborted);
+            if (entry is not null)
+                taken.Add(entry);
+            else
+                faults.Add(wrong!);
         }
+        if (taken.Count > 0 && await logbook.LogAsync(Act, [plant.Plant.Tag], taken) is { Done: false, Trouble: { } trouble })
+            faults.Add(trouble);
         if (faults.Count == 0)
             return Redirect($"/plants/{plant.Plant.Tag}#pictures");
         var now = (await TodaysGarden.TodayAsync())!;
-        View = new(now, now.Find(tag)!, All) { PictureFaults = faults };
+        View = new(now, now.Find(tag)!, All)
+        {
+            PictureFaults = faults,
+            Caption = caption,
+            PictureDay = on,
+        };
         return Page();
-    }
-
-    internal static async Task<byte[]> ReadAsync(IFormFile file)
-    {
-        using var content = new MemoryStream();
-        await file.CopyToAsync(content);
-        return content.ToArray();
     }
 }
 
@@ -64,6 +69,12 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
 
     /// <summary>What was wrong with pictures that were just sent.</summary>
     public IReadOnlyList<string> PictureFaults { get; init; } = [];
+
+    /// <summary>The words that were sent with a picture that could not be taken.</summary>
+    public string? Caption { get; init; }
+
+    /// <summary>The day that was sent with it.</summary>
+    public string? PictureDay { get; init; }
 
     public IReadOnlyList<Entry> Pictures { get; } = PlantPictures.Of(Assessment.Plant);
 
@@ -142,9 +153,22 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
 
     /// <summary>The log, newest first, with struck lines.</summary>
     public IReadOnlyList<Entry> Log =>
-        [.. Plant.Entries.OrderByDescending(e => e.On).ThenByDescending(e => e.Logged).Take(All ? int.MaxValue : Newest)];
+        [.. Shown.OrderByDescending(e => e.On).ThenByDescending(e => e.Logged).Take(All ? int.MaxValue : Newest)];
 
-    public int Older => Plant.Entries.Count - Log.Count;
+    public int Older => Shown.Count() - Log.Count;
+
+    /// <summary>What an entry said before it was corrected; null where it was not.</summary>
+    public Entry? Before(Entry entry) => entry.Amends is { } id ? Plant.Entries.FirstOrDefault(old => old.Id == id) : null;
+
+    /// <summary>All but those that stand beside the entry that corrects them.</summary>
+    IEnumerable<Entry> Shown
+    {
+        get
+        {
+            var corrected = Plant.Entries.Where(entry => !entry.Struck).Select(entry => entry.Amends).OfType<Guid>().ToHashSet();
+            return Plant.Entries.Where(entry => !corrected.Contains(entry.Id));
+        }
+    }
 
     string Pot =>
         string.Join(

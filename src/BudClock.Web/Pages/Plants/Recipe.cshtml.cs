@@ -64,7 +64,11 @@ public sealed class RecipeModel(TodaysGarden glasshouse, Logbook logbook) : Gard
             : why.Length > 0 ? why
             : recipe is null ? "by its stage again"
             : null;
-        await logbook.LogAsync([Plant.Plant.Tag], [new(EntryKinds.RecipeSet, Today.Day, null, words, Mix: recipe?.Code)]);
+        var entry = new EntryDraft(EntryKinds.RecipeSet, Today.Day, null, words, Mix: recipe?.Code);
+        var outcome = await logbook.LogAsync(Act, [Plant.Plant.Tag], [entry]);
+        Fault = outcome.Trouble;
+        if (!outcome.Done)
+            return Page();
         return Redirect($"/plants/{Plant.Plant.Tag}");
     }
 

@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Sheets;
 
 /// <summary>One culture sheet in words; a number or a school is tried first, then saved, and can go back.</summary>
-public sealed class SheetModel(TodaysGarden glasshouse, GardenStore store) : GardenPage(glasshouse)
+public sealed class SheetModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
 {
     [BindProperty]
     public string? Value { get; set; }
@@ -55,8 +55,7 @@ public sealed class SheetModel(TodaysGarden glasshouse, GardenStore store) : Gar
             return NotFound();
         if (Read(what) is not { } change)
             return Page();
-        await store.SaveSheetChangeAsync(change);
-        TodaysGarden.Forget();
+        await logbook.WriteAsync(Act, $"{change.Name} on the sheet {name}", Changes.Sheet(change));
         return Redirect($"/sheets/{name}");
     }
 
@@ -64,8 +63,8 @@ public sealed class SheetModel(TodaysGarden glasshouse, GardenStore store) : Gar
     {
         if (!Find(name))
             return NotFound();
-        await store.RemoveSheetChangeAsync(new(name, string.IsNullOrWhiteSpace(Plant) ? null : Plant, what ?? "", null, null));
-        TodaysGarden.Forget();
+        var change = new SheetChange(name, string.IsNullOrWhiteSpace(Plant) ? null : Plant, what ?? "", null, null);
+        await logbook.WriteAsync(Act, $"{what} on the sheet {name} as it was", Changes.SheetAsShipped(change));
         return Redirect($"/sheets/{name}");
     }
 

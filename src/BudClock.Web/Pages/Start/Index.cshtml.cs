@@ -6,7 +6,7 @@ namespace BudClock.Web.Pages.Start;
 
 /// <summary>A new garden in three steps: its name, its place on earth, its first plant.</summary>
 /// <remarks>Nothing is kept before the second step is done; the third is the usual form for a plant.</remarks>
-public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store) : PageModel
+public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook) : PageModel
 {
     [BindProperty]
     public GardenForm Form { get; set; } = new();
@@ -37,9 +37,8 @@ public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store) : Pag
             Step = Form.ReadName(ModelState) is null ? 1 : 2;
             return Page();
         }
-        await store.SaveGardenAsync(garden);
-        await store.SavePlaceAsync(new Place("bench", "Bench"));
-        glasshouse.Forget();
+        var begun = Changes.All(Changes.Garden(garden), Changes.Place(new("bench", "Bench")));
+        await logbook.BeginAsync($"The garden {garden.Name} begun", begun);
         return Redirect("/plants/new?place=bench");
     }
 }

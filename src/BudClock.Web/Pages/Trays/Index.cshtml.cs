@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Trays;
 
 /// <summary>Trays, reservoirs and cover pots: what stands in them, how fast they are drunk, and what to take out.</summary>
-public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
 {
     const int LongestName = 40;
 
@@ -46,10 +46,40 @@ public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store) : Gar
             Kind!,
             Today.Places.FirstOrDefault(p => p.Code == Place)?.Code
         );
-        await store.SaveVesselAsync(vessel, [.. Tags.Where(tag => Today.Find(tag) is not null)]);
-        TodaysGarden.Forget();
-        return Redirect($"/trays/{vessel.Code}");
+        var outcome = await logbook.LogEachAsync(Act, Moved(vessel), Changes.Vessel(vessel));
+        Fault = outcome.Trouble;
+        return outcome.Done ? Redirect($"/trays/{vessel.Code}") : Page();
     }
+
+    /// <summary>Takes a tray away that was added by mistake; its plants stand in none then.</summary>
+    public async Task<IActionResult> OnPostRemoveAsync(string code)
+    {
+        if (!Find(code))
+            return NotFound();
+        Tags.Clear();
+        var outcome = await logbook.LogEachAsync(Act, Moved(Shared!.Vessel), Changes.WithoutVessel(code));
+        Fault = outcome.Trouble;
+        return outcome.Done ? Redirect("/trays") : Page();
+    }
+
+    /// <summary>What each plant's log says of being put in, or taken out.</summary>
+    List<(string Tag, IReadOnlyList<EntryDraft> Entries)> Moved(Vessel vessel)
+    {
+        var inside = Tags.Select(tag => Today.Find(tag)?.Plant.Tag).OfType<string>().ToHashSet();
+        return
+        [
+            .. Today
+                .Plants.Select(a => a.Plant)
+                .Where(plant => inside.Contains(plant.Tag) != (plant.Vessel == vessel.Code))
+                .Select(plant => (plant.Tag, (IReadOnlyList<EntryDraft>)[Change(plant, vessel, inside.Contains(plant.Tag))])),
+        ];
+    }
+
+    EntryDraft Change(Plant plant, Vessel vessel, bool into) =>
+        new(EntryKinds.Changed, Today.Day, Text: into ? $"put into {vessel.Name}" : $"taken out of {vessel.Name}")
+        {
+            Sets = [new(Facts.Vessel, plant.Vessel, into ? vessel.Code : null)],
+        };
 
     bool Find(string? code)
     {

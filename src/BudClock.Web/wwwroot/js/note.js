@@ -17,12 +17,20 @@ document.body.addEventListener('htmx:beforeRequest', (event) => {
   else if (event.detail.elt === note) sent = null;
 });
 
+// A form that was answered writes another act the next time; one that was not sends the same again, which is written once.
+document.body.addEventListener('htmx:afterRequest', (event) => {
+  const act = event.detail.successful && event.detail.elt.matches('form') && event.detail.elt.querySelector('[name=act]');
+  if (act) act.value = crypto.randomUUID();
+});
+
 // A request that did not come through leaves the text where it is and says so.
 for (const trouble of ['htmx:sendError', 'htmx:responseError', 'htmx:timeout']) {
-  document.body.addEventListener(trouble, () => {
+  document.body.addEventListener(trouble, (event) => {
     const words = document.createElement('span');
     words.className = 'trouble';
-    words.textContent = 'Bud Clock did not answer, so nothing was logged. Your text is still here; try again.';
+    words.textContent =
+      event.detail.xhr?.getResponseHeader('X-Trouble') ??
+      'Bud Clock did not answer. Your text is still here; send it again, it is written once.';
     document.getElementById('said').replaceChildren(words);
   });
 }

@@ -1,0 +1,20 @@
+namespace BudClock.Web;
+
+/// <summary>Reads what others send, and no more of it than it may have.</summary>
+static class Streams
+{
+    /// <summary>All of a stream; null as soon as it turns out to be longer than allowed, whatever it said of its length.</summary>
+    public static async Task<byte[]?> ReadAsync(Stream stream, long most, CancellationToken cancel = default)
+    {
+        using var content = new MemoryStream();
+        var part = new byte[1 << 16];
+        int read;
+        while ((read = await stream.ReadAsync(part, cancel)) > 0)
+        {
+            if (content.Length + read > most)
+                return null;
+            content.Write(part, 0, read);
+        }
+        return content.ToArray();
+    }
+}
