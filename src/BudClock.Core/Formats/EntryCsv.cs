@@ -40,6 +40,15 @@ public static class EntryCsv
         "mix",
     ];
 
+    /// <summary>No file of entries has more columns than this.</summary>
+    public const int MostColumns = 100;
+
+    /// <summary>So many faults are enough to know that it is another file.</summary>
+    const int MostFaults = 1000;
+
+    /// <summary>A spreadsheet would run a cell that begins with one of these (OWASP, CSV injection).</summary>
+    const string Runs = "=+-@\t\r'";
+
     static readonly string[] Required = ["tag", "on", "kind"];
     static readonly string[] DateFormats = ["yyyy-MM-dd", "d MMM yyyy", "d MMMM yyyy", "d.M.yyyy"];
 
@@ -78,7 +87,7 @@ public static class EntryCsv
     static void Line(CsvWriter csv, IEnumerable<string?> fields)
     {
         foreach (var field in fields)
-            csv.WriteField(field);
+            csv.WriteField(field is [var first, ..] && Runs.Contains(first) ? $"'{field}" : field);
         csv.NextRecord();
     }
 
@@ -104,6 +113,8 @@ public static class EntryCsv
         if (!csv.Read() || !csv.ReadHeader() || csv.HeaderRecord is not { } headers)
             return new([], Match([], null), [], [new("line 1", "there are no columns; expected tag, on, kind and others")]);
         var columns = Match(headers, chosen);
+        if (headers.Length > MostColumns)
+            return new([], Match([], null), [], [new("line 1", $"there are {headers.Length} columns; at most {MostColumns} are read")]);
         faults.AddRange(
             Required.Where(name => columns[name] is null).Select(name => new FileFault("line 1", $"no column is read as {name}"))
         );
@@ -133,11 +144,14 @@ public static class EntryCsv
     )
     {
         readonly Dictionary<string, int> seen = [];
+        readonly Dictionary<string, int> places = columns
+            .Where(column => column.Value is not null)
+            .ToDictionary(column => column.Key, column => Array.IndexOf(csv.HeaderRecord!, column.Value));
 
         public IReadOnlyList<CsvRow> Read()
         {
             var rows = new List<CsvRow>();
-            while (csv.Read())
+            while (faults.Count < MostFaults && csv.Read())
                 if (Row() is { } row)
                     rows.Add(row);
             return rows;
@@ -226,9 +240,12 @@ public static class EntryCsv
         }
 
         string? Field(string name) =>
-            columns[name] is { } header && csv.TryGetField<string>(header, out var field) && !string.IsNullOrWhiteSpace(field)
-                ? field.Trim()
+            places.TryGetValue(name, out var place) && csv.Parser.Count > place && !string.IsNullOrWhiteSpace(csv.Parser[place])
+                ? Plain(csv.Parser[place].Trim())
                 : null;
+
+        /// <summary>What was defused when it was written is as it was.</summary>
+        static string Plain(string field) => field is ['\'', var run, ..] && Runs.Contains(run) ? field[1..] : field;
 
         CsvRow? Wrong(string what)
         {

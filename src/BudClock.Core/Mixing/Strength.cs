@@ -11,6 +11,9 @@ public abstract record Strength
     const double MostShare = 5;
     const double MostPpm = 5000;
 
+    /// <summary>Nobody measures less; what is written below it would not read back as itself.</summary>
+    const double Least = 0.0001;
+
     Strength() { }
 
     /// <summary>
@@ -32,7 +35,7 @@ public abstract record Strength
             $"The label of {feed.Name} gives no full dose: write one, or say the strength in ppm N.";
 
         /// <inheritdoc/>
-        public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"{Of * 100:0.##} %");
+        public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"{Of * 100:0.########} %");
     }
 
     public sealed record Nitrogen(double Ppm) : Strength
@@ -43,7 +46,7 @@ public abstract record Strength
             $"{feed.Name} has no nitrogen: say its strength as a share of the label or as an amount.";
 
         /// <inheritdoc/>
-        public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"{Ppm:0.##} ppm N");
+        public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"{Ppm:0.########} ppm N");
     }
 
     public sealed record Measured(Quantity Amount, Quantity Into) : Strength
@@ -65,7 +68,7 @@ public abstract record Strength
         /// <inheritdoc/>
         public override string ToString() => $"{Fine(Amount)} in {Fine(Into)}";
 
-        static string Fine(Quantity quantity) => string.Create(CultureInfo.InvariantCulture, $"{quantity.Value:0.######} {quantity.Unit}");
+        static string Fine(Quantity quantity) => string.Create(CultureInfo.InvariantCulture, $"{quantity.Value:0.##########} {quantity.Unit}");
     }
 
     /// <summary>Reads a strength as written; null where it is none, or beyond five times the label or 5000 ppm.</summary>
@@ -83,15 +86,17 @@ public abstract record Strength
             words = words[..^5].Replace(" of the ", "", StringComparison.Ordinal).Trim();
         return AmountReader.Read(words, null) switch
         {
-            { Unit: var unit, Value: > 0 and <= MostPpm } ppm when unit == Unit.Ppm => new Nitrogen(ppm.Value),
-            { Unit: var unit, Value: > 0 and <= MostShare * 100 } percent when unit == Unit.Percent => new Share(percent.Value / 100),
-            { Unit: null, Value: > 0 and <= 1 } share => new Share(share.Value), // "1/4"
+            { Unit: var unit, Value: >= Least and <= MostPpm } ppm when unit == Unit.Ppm => new Nitrogen(ppm.Value),
+            { Unit: var unit, Value: >= Least and <= MostShare * 100 } percent when unit == Unit.Percent => new Share(percent.Value / 100),
+            { Unit: null, Value: >= Least and <= 1 } share => new Share(share.Value), // "1/4"
             _ => null,
         };
     }
 
     static Quantity? ReadAmount(string text) =>
-        AmountReader.Read(text, null) is { Value: > 0, Unit.Dimension: Dimension.Mass or Dimension.Volume } amount ? amount : null;
+        AmountReader.Read(text, null) is { Value: >= Least and <= 1e9, Unit.Dimension: Dimension.Mass or Dimension.Volume } amount
+            ? amount
+            : null;
 
     /// <summary>"a litre" and "L" are one of it.</summary>
     static string Counted(string text)

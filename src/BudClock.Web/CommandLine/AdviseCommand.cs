@@ -42,13 +42,16 @@ static class AdviseCommand
 /// <summary>Days on the command line and in addresses.</summary>
 static class Days
 {
+    const int First = 1900;
+    const int Last = 2200;
+
     /// <summary>The day written as 2031-05-24; neither day nor fault when nothing is written.</summary>
     public static (DateOnly? Day, string? Fault) Read(string? text)
     {
         if (string.IsNullOrEmpty(text))
             return default;
-        return DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)
-            ? (day, null)
-            : (null, $"expected a date such as 2031-05-24, got \"{text}\"");
+        if (!DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day))
+            return (null, $"expected a date such as 2031-05-24, got \"{(text.Length > 40 ? text[..40] + "…" : text)}\"");
+        return day.Year is >= First and <= Last ? (day, null) : (null, $"expected a day between {First} and {Last}, got {text}");
     }
 }

@@ -1,6 +1,7 @@
 using Htmx;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.Filters;
+using Microsoft.AspNetCore.Mvc.ModelBinding;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace BudClock.Web.Pages;
@@ -20,7 +21,10 @@ public abstract class GardenPage(TodaysGarden glasshouse) : PageModel
 
     public override async Task OnPageHandlerExecutionAsync(PageHandlerExecutingContext context, PageHandlerExecutionDelegate next)
     {
-        if (await glasshouse.TodayAsync() is { } today)
+        // What a form of ours never sends, such as a tick that is a word, was made by hand.
+        if (HttpMethods.IsPost(Request.Method) && ModelState.Values.Any(field => field.Errors.Any(IsNoValue)))
+            context.Result = new BadRequestResult();
+        else if (await glasshouse.TodayAsync() is { } today)
         {
             Today = today;
             await next();
@@ -31,6 +35,9 @@ public abstract class GardenPage(TodaysGarden glasshouse) : PageModel
         }
     }
 
+    static bool IsNoValue(ModelError error) =>
+        error.Exception is not null || error.ErrorMessage.StartsWith("The value '", StringComparison.Ordinal);
+
     /// <summary>Where a form without script goes back to: a page of ours, or the Round.</summary>
-    protected IActionResult Back(string? returnUrl) => LocalRedirect(Url.IsLocalUrl(returnUrl) ? returnUrl! : "/");
+    protected IActionResult Back(string? returnUrl) => LocalRedirect(Url.IsLocalUrl(returnUrl) && returnUrl!.All(c => c is > ' ' and < '\u007f') ? returnUrl! : "/");
 }

@@ -32,9 +32,9 @@ public sealed class NotesModel(TodaysGarden glasshouse, Logbook logbook) : Garde
     }
 
     /// <summary>Logs one entry from a button or a form.</summary>
-    public async Task<IActionResult> OnPostEntryAsync(EntryForm form, string? returnUrl)
+    public async Task<IActionResult> OnPostEntryAsync(EntryForm? form, string? returnUrl)
     {
-        if (Today.Find(form.Tag) is not { } plant)
+        if (form is null || Today.Find(form.Tag) is not { } plant)
             return Answer(Said.Wrong("That plant is not known here."), returnUrl);
         var (entry, fault) = form.Read(Today, plant);
         if (entry is null)

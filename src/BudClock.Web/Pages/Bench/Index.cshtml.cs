@@ -45,9 +45,9 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook) : Garde
     }
 
     /// <summary>Logs one line for all plants that are ticked, as one act.</summary>
-    public async Task<IActionResult> OnPostAsync(string[] tags, string? text)
+    public async Task<IActionResult> OnPostAsync(string[]? tags, string? text)
     {
-        var known = tags.Select(tag => Today.Find(tag)?.Plant.Tag).OfType<string>().Distinct().ToList();
+        var known = (tags ?? []).Select(tag => Today.Find(tag)?.Plant.Tag).OfType<string>().Distinct().ToList();
         if (known.Count == 0)
             return Answer(Said.Wrong("Tick at least one plant first."));
         if (string.IsNullOrWhiteSpace(text))

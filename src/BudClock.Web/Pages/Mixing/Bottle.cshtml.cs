@@ -62,16 +62,11 @@ public sealed class BottleModel(TodaysGarden glasshouse, Logbook logbook) : Mixi
         var share = Optional(Wanted, 0, 5000, "The wanted dissolved solids") is { } wanted
             ? Blending(wanted, into, tap, litres)
             : Number(TapShare, 0, 100, "The share of tap water") / 100;
-        var doses = new List<Dose?>
-        {
-            ReadDose(
-                Label,
-                Strength,
-                Optional(Spoon, 0.001, 1000, "A teaspoon's weight"),
-                Optional(Full, 0.001, 1000, "The full dose"),
-                litres
-            ),
-        };
+        var (spoon, full) = (Optional(Spoon, 0.001, 1000, "A teaspoon's weight"), Optional(Full, 0.001, 1000, "The full dose"));
+        var doses = new List<Dose?>();
+        // Whoever only blends waters leaves the label and the strength empty.
+        if (!string.IsNullOrWhiteSpace(Label) || !string.IsNullOrWhiteSpace(Strength))
+            doses.Add(ReadDose(Label ?? "", Strength ?? "", spoon, full, litres));
         if (!string.IsNullOrWhiteSpace(Label2))
             doses.Add(ReadDose(Label2, Strength2 ?? "", null, null, litres));
         if (Faults.Count == 0)

@@ -136,9 +136,9 @@ public sealed class FeedModel(TodaysGarden glasshouse, Logbook logbook) : Mixing
     }
 
     /// <summary>"5-10-3"; null when it is none.</summary>
-    public static (double N, double P, double K)? ReadLabel(string label)
+    public static (double N, double P, double K)? ReadLabel(string? label)
     {
-        var parts = label
+        var parts = (label ?? "")
             .Split('-')
             .Select(part =>
                 double.TryParse(part.Trim(), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var percent)

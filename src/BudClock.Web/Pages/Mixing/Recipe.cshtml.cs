@@ -93,8 +93,10 @@ public sealed class RecipeModel(TodaysGarden glasshouse, Logbook logbook) : Mixi
 
     void Pad()
     {
-        foreach (var list in (List<string?>[])[Waters, Shares, Feeds, Strengths])
-            while (list.Count < Rows)
+        List<string?>[] lists = [Waters, Shares, Feeds, Strengths];
+        var rows = Math.Max(Rows, lists.Max(list => list.Count));
+        foreach (var list in lists)
+            while (list.Count < rows)
                 list.Add(null);
     }
 

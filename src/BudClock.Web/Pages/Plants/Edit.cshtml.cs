@@ -138,7 +138,7 @@ public sealed class EditModel(TodaysGarden glasshouse, Logbook logbook, Clock cl
     bool Find(string? tag)
     {
         Known = Today.Find(tag)?.Plant;
-        return tag is null || Known is not null;
+        return Known is not null || !RouteData.Values.ContainsKey("tag"); // a blank tag in the address is no new plant
     }
 }
 

@@ -27,7 +27,7 @@ public sealed class PlantModel(TodaysGarden glasshouse, PictureBook pictures, Lo
     }
 
     /// <summary>Takes pictures as one act; those that cannot be taken are named, the others are kept.</summary>
-    public async Task<IActionResult> OnPostPictureAsync(string tag, List<IFormFile> files, string? caption, string? on)
+    public async Task<IActionResult> OnPostPictureAsync(string tag, List<IFormFile>? files, string? caption, string? on)
     {
         if (Today.Find(tag) is not { } plant)
             return NotFound();
@@ -35,9 +35,9 @@ public sealed class PlantModel(TodaysGarden glasshouse, PictureBook pictures, Lo
         var (day, fault) = CommandLine.Days.Read(on);
         if (fault is not null || day > Today.Day)
             faults.Add($"The day of the picture: {fault ?? $"{Dates.Long(day!.Value)} is still to come"}.");
-        else if (files.Count == 0)
+        else if (files is not { Count: > 0 })
             faults.Add("Choose a picture first.");
-        foreach (var file in faults.Count == 0 ? files : [])
+        foreach (var file in faults.Count == 0 ? files! : [])
         {
             var (entry, wrong) = await pictures.TakeAsync(file, Today.Day, caption, day, HttpContext.RequestAborted);
             if (entry is not null)
