@@ -219,16 +219,28 @@ public sealed class GardenDay
     /// <param name="day">The day that "today" means in it, if not this one.</param>
     public NoteContext NoteContext(DateOnly? day = null)
     {
+        var known = names ??= Names();
+        return new(known.Tags, day ?? Day, Garden.UsUnits)
+        {
+            Books = tag => Find(tag)?.Book,
+            Batches = [.. Shelf.Batches.Where(batch => batch.ThrownAway is null).Select(batch => batch.Code)],
+            Places = known.Places,
+        };
+    }
+
+    /// <summary>What stays the same from note to note: the tags, and what stands at each place.</summary>
+    (IReadOnlyCollection<string> Tags, IReadOnlyDictionary<string, IReadOnlyList<string>> Places)? names;
+
+    (IReadOnlyCollection<string>, IReadOnlyDictionary<string, IReadOnlyList<string>>) Names()
+    {
         var here = Plants.Where(a => !a.Gone && a.Plant.Place is not null).ToLookup(a => a.Plant.Place!, a => a.Plant.Tag);
         var places = Places
             .SelectMany(p => (string[])[p.Name, p.Code], (place, name) => (place, name))
             .DistinctBy(p => p.name, StringComparer.OrdinalIgnoreCase);
-        return new([.. Tags, .. Former.Keys], day ?? Day, Garden.UsUnits)
-        {
-            Books = tag => Find(tag)?.Book,
-            Batches = [.. Shelf.Batches.Where(batch => batch.ThrownAway is null).Select(batch => batch.Code)],
-            Places = places.ToDictionary(p => p.name, p => (IReadOnlyList<string>)[.. here[p.place.Code]]),
-        };
+        return (
+            (string[])[.. Tags, .. Former.Keys],
+            places.ToDictionary(p => p.name, p => (IReadOnlyList<string>)[.. here[p.place.Code]])
+        );
     }
 
     /// <summary>The plant of that tag in any case, also of one it had before; null for none.</summary>
@@ -268,6 +280,8 @@ public sealed class GardenDay
     /// <summary>The garden with some plants as they are after a change; what shares their water is assessed anew with them.</summary>
     public GardenDay With(IReadOnlyList<Assessment> changed)
     {
+        if (changed.All(InItsPlace))
+            return new(this, around, byTag.SetItems(changed.Select(a => KeyValuePair.Create(a.Plant.Tag, a)))) { names = names };
         var tags = changed.ToDictionary(a => a.Plant.Tag, StringComparer.OrdinalIgnoreCase);
         var plants = byTag.Values.Select(a => tags.GetValueOrDefault(a.Plant.Tag, a).Plant).ToList();
         var next = around.With(plants);
@@ -285,6 +299,14 @@ public sealed class GardenDay
                 )
             );
     }
+
+    /// <summary>It stands where it stood and shares no water: nobody else is judged otherwise for what was logged of it.</summary>
+    bool InItsPlace(Assessment now) =>
+        Find(now.Plant.Tag) is { } before
+        && (before.Plant.Tag, before.Plant.Place, before.Gone) == (now.Plant.Tag, now.Plant.Place, now.Gone)
+        && before.Plant.Vessel is null
+        && now.Plant.Vessel is null
+        && ReferenceEquals(before.Plant.FormerTags, now.Plant.FormerTags);
 
     /// <summary>What lies around a plant.</summary>
     public Surroundings Around(Plant plant) => around.Of(plant);

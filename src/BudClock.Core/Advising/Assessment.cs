@@ -17,10 +17,11 @@ public sealed record Assessment(
 )
 {
     IReadOnlyList<Forecast>? forecasts;
+    Advice? main;
     IReadOnlyList<Lane>? lanes;
 
     /// <summary>The advice to show first: Do before Look before Hold, then in the order of the rules.</summary>
-    public Advice? Main => Advice.MinBy(advice => advice.Verdict);
+    public Advice? Main => main ??= Advice.MinBy(advice => advice.Verdict);
 
     /// <summary>When its open organs are likely to reach their next turn; read when first asked for.</summary>
     public IReadOnlyList<Forecast> Forecasts =>

@@ -55,21 +55,29 @@ public sealed class KinRecord(IEnumerable<Plant> plants, DateOnly today)
     readonly Dictionary<string, List<(string Tag, DateOnly? Acquired, IReadOnlyList<Lane> Lanes)>> byGenus = new(
         StringComparer.OrdinalIgnoreCase
     );
+    readonly Dictionary<(string Genus, string Turn), List<(string Tag, IReadOnlyList<int> Days)>> byTurn = [];
 
     /// <summary>Days of a turn on the other plants of the plant's genus.</summary>
     public IReadOnlyList<int> Intervals(Plant plant, string turn) =>
-        plant.Genus is not { } genus
-            ? []
-            : [.. Of(genus).Where(kin => kin.Tag != plant.Tag).SelectMany(kin => Forecasts.Intervals(turn, kin.Lanes, kin.Acquired))];
+        plant.Genus is not { } genus ? [] : [.. Of(genus, turn).Where(kin => kin.Tag != plant.Tag).SelectMany(kin => kin.Days)];
 
-    List<(string Tag, DateOnly? Acquired, IReadOnlyList<Lane> Lanes)> Of(string genus)
+    List<(string Tag, IReadOnlyList<int> Days)> Of(string genus, string turn)
     {
         lock (byGenus)
         {
-            if (byGenus.TryGetValue(genus, out var known))
+            var key = (genus.ToUpperInvariant(), turn);
+            if (byTurn.TryGetValue(key, out var known))
                 return known;
-            var kin = plants.Where(p => string.Equals(p.Genus, genus, StringComparison.OrdinalIgnoreCase));
-            return byGenus[genus] = [.. kin.Select(p => (p.Tag, p.Acquired, LaneReader.Read(PlantJournal.UpTo(today, p.Entries))))];
+            var kin = Of(genus).Select(kin => (kin.Tag, Days: (IReadOnlyList<int>)[.. Forecasts.Intervals(turn, kin.Lanes, kin.Acquired)]));
+            return byTurn[key] = [.. kin.Where(kin => kin.Days.Count > 0)];
         }
+    }
+
+    List<(string Tag, DateOnly? Acquired, IReadOnlyList<Lane> Lanes)> Of(string genus)
+    {
+        if (byGenus.TryGetValue(genus, out var known))
+            return known;
+        var kin = plants.Where(p => string.Equals(p.Genus, genus, StringComparison.OrdinalIgnoreCase));
+        return byGenus[genus] = [.. kin.Select(p => (p.Tag, p.Acquired, LaneReader.Read(PlantJournal.UpTo(today, p.Entries))))];
     }
 }

@@ -7,17 +7,13 @@ namespace BudClock.Core.Journal;
 public sealed class PlantJournal
 {
     readonly List<Entry> entries;
-    readonly Dictionary<EntryKind, List<Entry>> byKind = [];
+    readonly List<Entry>?[] byKind = new List<Entry>?[EntryKind.Made];
 
     PlantJournal(List<Entry> entries)
     {
         this.entries = entries;
         foreach (var entry in entries)
-        {
-            if (!byKind.TryGetValue(entry.Kind, out var same))
-                byKind[entry.Kind] = same = [];
-            same.Add(entry);
-        }
+            (byKind[entry.Kind.Index] ??= []).Add(entry);
     }
 
     List<Entry>? waterings;
@@ -55,24 +51,24 @@ public sealed class PlantJournal
     }
 
     /// <summary>Whether anything of that kind is in it.</summary>
-    public bool Has(EntryKind kind) => byKind.ContainsKey(kind);
+    public bool Has(EntryKind kind) => byKind[kind.Index] is not null;
 
     /// <summary>Whether an entry comes after another: by day, within a day by when it was written down.</summary>
     public bool IsAfter(Entry entry, Entry other) => InOrder(entry, other) > 0;
 
     /// <summary>Entries of a kind, oldest first.</summary>
-    public IReadOnlyList<Entry> Of(EntryKind kind) => byKind.GetValueOrDefault(kind) ?? [];
+    public IReadOnlyList<Entry> Of(EntryKind kind) => byKind[kind.Index] ?? [];
 
     /// <summary>Entries of some kinds, oldest first.</summary>
     public IEnumerable<Entry> Of(params EntryKind[] kinds) =>
-        kinds.Any(byKind.ContainsKey) ? entries.Where(e => kinds.Contains(e.Kind)) : [];
+        kinds.Any(Has) ? entries.Where(e => kinds.Contains(e.Kind)) : [];
 
     /// <summary>The newest entry of some kinds; null for none.</summary>
     public Entry? Last(params ReadOnlySpan<EntryKind> kinds)
     {
         Entry? last = null;
         foreach (var kind in kinds)
-            if (byKind.TryGetValue(kind, out var same) && (last is null || InOrder(same[^1], last) > 0))
+            if (byKind[kind.Index] is { } same && (last is null || InOrder(same[^1], last) > 0))
                 last = same[^1];
         return last;
     }
@@ -86,7 +82,7 @@ public sealed class PlantJournal
     {
         Entry? first = null;
         foreach (var kind in kinds)
-            if (byKind.GetValueOrDefault(kind)?.Find(e => e.On >= day) is { } entry && (first is null || InOrder(entry, first) < 0))
+            if (byKind[kind.Index]?.Find(e => e.On >= day) is { } entry && (first is null || InOrder(entry, first) < 0))
                 first = entry;
         return first;
     }

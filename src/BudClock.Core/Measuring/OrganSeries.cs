@@ -68,16 +68,38 @@ public static class SeriesReader
         IReadOnlyList<Organ> organs
     )
     {
-        // A day measured twice counts as it was last written down; nothing measured is not a length.
-        var lengths = journal.Of(kind).Where(e => e.Amount?.InBase > 0).GroupBy(e => (e.Organ, e.On)).Select(g => g.Last());
-        foreach (var organ in lengths.GroupBy(e => e.Organ))
-            foreach (var season in Seasons([.. organ.OrderBy(e => e.On)], split: organ.Key is null))
+        foreach (var (organ, lengths, last) in ByOrgan(journal.Of(kind)))
+            foreach (var season in Seasons(lengths, split: organ is null))
             {
-                var points = season.Select(e => new Measurement(e.On, e.Amount!.Value.InBase)).ToList();
-                var name = organs.FirstOrDefault(o => o.Id == organ.Key)?.Label ?? $"{points[0].On.Year}";
-                var newest = season[^1].On == journal.Of(kind).Last(e => e.Organ == organ.Key).On;
-                yield return new(kind, organ.Key, $"{kind.Words} {name}", points, newest && Moves(lanes, lane, organ.Key, points[^1].On));
+                var points = season.ConvertAll(e => new Measurement(e.On, e.Amount!.Value.InBase));
+                var name = organs.FirstOrDefault(o => o.Id == organ)?.Label ?? $"{points[0].On.Year}";
+                var newest = season[^1].On == last;
+                yield return new(kind, organ, $"{kind.Words} {name}", points, newest && Moves(lanes, lane, organ, points[^1].On));
             }
+    }
+
+    /// <summary>
+    /// The lengths of each organ by day, and the day it was looked at last. A day measured twice counts as it was last written down;
+    /// nothing measured is not a length.
+    /// </summary>
+    static List<(string? Organ, List<Entry> Lengths, DateOnly Last)> ByOrgan(IReadOnlyList<Entry> entries)
+    {
+        var organs = new List<(string? Organ, List<Entry> Lengths, DateOnly Last)>();
+        foreach (var entry in entries) // oldest first
+        {
+            var at = organs.FindIndex(one => one.Organ == entry.Organ);
+            if (at < 0)
+                (at, organs) = (organs.Count, [.. organs, (entry.Organ, [], entry.On)]);
+            var lengths = organs[at].Lengths;
+            organs[at] = (entry.Organ, lengths, entry.On);
+            if (entry.Amount is not { InBase: > 0 })
+                continue;
+            if (lengths.Count > 0 && lengths[^1].On == entry.On)
+                lengths.RemoveAt(lengths.Count - 1);
+            lengths.Add(entry);
+        }
+        organs.RemoveAll(one => one.Lengths.Count == 0);
+        return organs;
     }
 
     static bool Moves(IReadOnlyList<Lane> lanes, LaneKind kind, string? organ, DateOnly last) =>

@@ -102,8 +102,17 @@ public sealed record RoundView(
 
     public bool Shows(Assessment plant) => ReferenceEquals(plant, Chosen);
 
-    public int Asking(string? place) =>
-        place is null ? Everywhere.AllAsking.Count() : Everywhere.AllAsking.Count(plant => plant.Plant.Place == place);
+    public int Asking(string? place) => (asking ??= Count()).GetValueOrDefault(place ?? "");
+
+    Dictionary<string, int>? asking;
+
+    /// <summary>How many ask at each place, and under no name at all of them.</summary>
+    Dictionary<string, int> Count()
+    {
+        var count = Everywhere.AllAsking.GroupBy(plant => plant.Plant.Place ?? " ").ToDictionary(here => here.Key, here => here.Count());
+        count[""] = count.Values.Sum();
+        return count;
+    }
 
     /// <summary>"Day 16 h 04 min, +2 min"; null without a latitude.</summary>
     public string? DayLength
