@@ -7,12 +7,11 @@ using Microsoft.Extensions.DependencyInjection;
 namespace BudClock.Bench;
 
 /// <summary>
-/// A small nursery: 2,000 plants with 150 entries each, 20 places with a year of hourly readings. Made up, the same each time.
+/// A small nursery, 2,000 plants with 150 entries each unless told otherwise, 20 places with a year of hourly readings. Made up, the same each time.
 /// </summary>
 static class LargeGarden
 {
-    const int Plants = 2000;
-    const int EntriesEach = 150;
+    public const string Seed = "--seed";
     const int Places = 20;
 
     static readonly string[] Taxa =
@@ -26,7 +25,7 @@ static class LargeGarden
         "Streptocarpus caulescens",
     ];
 
-    public static async Task SeedAsync(string folder, DateOnly day)
+    public static async Task SeedAsync(string folder, DateOnly day, int plants, int entriesEach)
     {
         Console.WriteLine($"Seeding a large garden in {folder} ...");
         Directory.CreateDirectory(folder);
@@ -36,7 +35,7 @@ static class LargeGarden
         var garden = new GardenRecord(
             new("Bench", 51.5, 0.7, "Europe/London"),
             places,
-            [.. Enumerable.Range(1, Plants).Select(n => Plant(n, day, EntriesEach))],
+            [.. Enumerable.Range(1, plants).Select(n => Plant(n, day, entriesEach))],
             [.. places.SelectMany(place => Readings(place.Code, day))],
             []
         )

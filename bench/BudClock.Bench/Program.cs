@@ -10,16 +10,27 @@ using Microsoft.Data.Sqlite;
 
 // Measures Bud Clock on a large garden, as ratios to a plain ADO.NET read of every entry in the same run.
 // Usage: dotnet run -c Release --project bench/BudClock.Bench [FOLDER]   (the folder keeps the seeded garden for the next run)
-const string Seed = "--seed";
+//        dotnet run -c Release --project bench/BudClock.Bench -- --growth   (200, 2,000 and 20,000 plants beside each other)
 var day = new DateOnly(2031, 5, 24);
-if (args is [Seed, var into])
+if (args is [LargeGarden.Seed, var into, var plants, var entries])
 {
-    await LargeGarden.SeedAsync(into, day);
+    await LargeGarden.SeedAsync(into, day, int.Parse(plants), int.Parse(entries));
+    return;
+}
+if (args is [Growth.One, var size])
+{
+    await Growth.MeasureAsync(int.Parse(size), day);
+    return;
+}
+if (args is ["--growth"])
+{
+    await Growth.PrintAsync();
     return;
 }
 var folder = Path.GetFullPath(args.FirstOrDefault() ?? Path.Combine(Path.GetTempPath(), "bud-clock-bench"));
 if (!File.Exists(Path.Combine(folder, GardenDatabase.FileName)))
-    await SeedApartAsync(folder);
+    // In a process of its own: what seeding takes is not what serving takes.
+    await Itself.RunAsync(LargeGarden.Seed, folder, "2000", "150");
 
 var plain = Best(5, () => PlainRead(Path.Combine(folder, GardenDatabase.FileName)));
 Console.WriteLine($"plain ADO.NET read of every entry   {plain.TotalMilliseconds,8:0.0} ms   (the measure)");
@@ -55,15 +66,6 @@ Console.WriteLine(
 
 void Say(string what, TimeSpan time, string aim) =>
     Console.WriteLine($"{what,-35} {time.TotalMilliseconds,8:0.0} ms   ratio {time / plain:0.000}{(aim.Length > 0 ? $" ({aim})" : "")}");
-
-// In a process of its own: what seeding takes is not what serving takes.
-static async Task SeedApartAsync(string folder)
-{
-    using var seeding = Process.Start(Environment.ProcessPath!, [.. Environment.ProcessPath!.EndsWith("dotnet") ? [typeof(LargeGarden).Assembly.Location] : Array.Empty<string>(), Seed, folder]);
-    await seeding.WaitForExitAsync();
-    if (seeding.ExitCode != 0)
-        throw new InvalidOperationException("The large garden could not be seeded.");
-}
 
 static void PlainRead(string file)
 {

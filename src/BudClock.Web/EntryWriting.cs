@@ -41,6 +41,18 @@ static class EntryWriting
         return new(plant.Plant.Tag, [WithChange(entry, without, today)], []);
     }
 
+    /// <summary>Entries that came with a file, with what their words change about the plant: a move from a CSV moves it too.</summary>
+    public static IReadOnlyList<Entry> WithChanges(Plant plant, IEnumerable<Entry> entries, GardenDay today)
+    {
+        var written = new List<Entry>();
+        foreach (var entry in entries.OrderBy(e => e.On).ThenBy(e => e.Logged))
+        {
+            written.Add(WithChange(entry, plant, today));
+            plant = plant with { Entries = [.. plant.Entries, written[^1]] };
+        }
+        return written;
+    }
+
     /// <summary>A draft as it is written down.</summary>
     public static Entry Fact(EntryDraft draft, Guid act, DateTimeOffset logged) =>
         new()

@@ -36,7 +36,8 @@ public class PlantPastTests
     [InlineData("roots were fine", null, null, null)]
     public void Repotting_says_pot_and_medium(string words, double? cm, string? kind, string? medium)
     {
-        var plant = Told(At("2031-05-10", EntryKinds.Repotted, text: words)).On(Today);
+        var entry = At("2031-05-10", EntryKinds.Repotted, text: words);
+        var plant = Lycaste(entry with { Sets = FactWords.Read(entry, Places, Lycaste().Fact) }).On(Today);
         Assert.Equal(cm ?? 11, plant.Pot!.DiameterCm!.Value, 2);
         Assert.Equal((kind ?? "plastic", medium), (plant.Pot.Kind, plant.Medium));
         Assert.Equal(cm is null ? 10 : null, plant.Pot.HeightCm);
@@ -55,6 +56,15 @@ public class PlantPastTests
         Assert.Equal(["frame", "sill", "south"], new[] { 1, 5, 20 }.Select(day => plant.On(day == 1 ? new(2031, 4, 30) : new(2031, 5, day)).Place));
         Assert.Equal("Lycaste, gold", plant.On(Today).Name);
         Assert.Same(plant, plant.Settled(Places));
+    }
+
+    [Fact]
+    public void Words_that_end_elsewhere_than_the_record_are_not_believed()
+    {
+        var plant = Told(At("2030-05-01", EntryKinds.Moved, text: "out to the cold frame"), At("2030-06-01", EntryKinds.Repotted, text: "into moss"));
+        Assert.Equal("south", plant.On(Today).Place);
+        Assert.Equal("moss", plant.On(Today).Medium); // nothing stood on record
+        Assert.Equal("bark", (plant with { Medium = "bark", Entries = [.. plant.Entries.Select(e => e with { Sets = [] })] }).Settled(Places).On(Today).Medium);
     }
 
     [Fact]

@@ -71,6 +71,30 @@ public class NotePageTests
         Assert.Contains("Roots 10.5 cm", (await site.PageAsync("/plants/CAL-02")).QuerySelector(".advice").Words());
     }
 
+    [Theory]
+    [InlineData("text", "cal-02 roots 8.9 cm")]
+    [InlineData("text", "lyc-01 growth 9 cm")]
+    public async Task A_note_on_the_round_is_answered_with_what_it_changes_and_not_the_board(string field, string text)
+    {
+        await using var site = await Site.DemoAsync();
+        site.Http.DefaultRequestHeaders.Add("HX-Current-URL", site.Address + "/?selected=LYC-01");
+        var answer = await site.SendAsync("/notes", true, (field, text));
+        var html = await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
+        Assert.DoesNotContain("id=\"board\"", html);
+        if (text.StartsWith("lyc", StringComparison.Ordinal))
+        {
+            Assert.InRange(html.Length, 500, 10_000);
+            Assert.Contains("id=\"row-LYC-01\"", html);
+            Assert.Contains("id=\"round-counts\" hx-swap-oob=\"true\"", html);
+            Assert.False(answer.Headers.TryGetValues("HX-Trigger", out var triggers) && triggers.Any(t => t.Contains("journal-changed")));
+        }
+        else
+        {
+            // It was held, so more of the board may change: it is fetched anew.
+            Assert.InRange(html.Length, 20, 2000);
+        }
+    }
+
     [Fact]
     public async Task There_is_nothing_to_undo_in_what_came_with_a_file()
     {

@@ -97,12 +97,17 @@ public static class PlantPast
                 foreach (var set in sets)
                     running[set.What] = set.To;
         }
-        return read.Count == 0
-            ? plant
-            : plant with
-            {
-                Entries = [.. plant.Entries.Select(entry => read.TryGetValue(entry.Id, out var sets) ? entry with { Sets = sets } : entry)],
-            };
+        if (read.Count == 0)
+            return plant;
+        // The record says how it is now. Where the words end elsewhere, some step was never written down, and they are not believed.
+        var doubted = read.Values.SelectMany(sets => sets)
+            .Select(set => set.What)
+            .Distinct()
+            .Where(what => plant.Fact(what) is { } now && plant.With(read).On(DateOnly.MaxValue).Fact(what) != now)
+            .ToHashSet();
+        foreach (var (id, sets) in read.ToList())
+            read[id] = [.. sets.Where(set => !doubted.Contains(set.What))];
+        return plant.With(read);
 
         // What is on record is how it is now; where a last move says that already, nothing is known of before.
         string? What(string what) =>
@@ -110,6 +115,12 @@ public static class PlantPast
             : what == Facts.Place && plant.Place == last ? null
             : plant.Fact(what);
     }
+
+    static Plant With(this Plant plant, Dictionary<Guid, IReadOnlyList<FactChange>> read) =>
+        plant with
+        {
+            Entries = [.. plant.Entries.Select(entry => read.TryGetValue(entry.Id, out var sets) ? entry with { Sets = sets } : entry)],
+        };
 
     static string? LastPlace(IEnumerable<Entry> entries, IReadOnlyList<Place> places) =>
         entries

@@ -8,10 +8,15 @@ using Microsoft.EntityFrameworkCore;
 
 namespace BudClock.Web.CommandLine;
 
-/// <summary>A backup: a zip with the database, the pictures, and a list of what they must hash to (SHA-256).</summary>
+/// <summary>
+/// A backup: a zip with the database, the pictures, and a list of what they must hash to (SHA-256). Its comment ends in the hash of
+/// all that stands before it, so that no bit of it can be another unseen.
+/// </summary>
 sealed class Backup : IDisposable
 {
     const string List = "SHA256SUMS";
+    const string Seal = "Bud Clock backup, sha256 of all before: ";
+    const int SealLength = 64;
     const long LongestList = 16L * 1024 * 1024;
     const string Pictured = PictureFolder.Name + "/";
 
@@ -40,6 +45,7 @@ sealed class Backup : IDisposable
                 Private(part);
                 await PackAsync(stream, copy, files.Distinct());
             }
+            await SealAsync(part);
             using (var back = await UnpackAsync(new(part), target.DirectoryName!))
                 if (back.Faults.Count > 0)
                     throw new FolderTroubleException(
@@ -59,12 +65,51 @@ sealed class Backup : IDisposable
     static async Task PackAsync(Stream stream, string database, IEnumerable<string> pictures)
     {
         await using var zip = new ZipArchive(stream, ZipArchiveMode.Create);
+        zip.Comment = Seal + new string('0', SealLength);
         var sums = new StringBuilder();
         await AddAsync(zip, sums, database, GardenDatabase.FileName, CompressionLevel.Fastest);
         foreach (var file in pictures)
             await AddAsync(zip, sums, file, Pictured + Path.GetFileName(file), CompressionLevel.NoCompression);
         await using var list = await zip.CreateEntry(List).OpenAsync();
         await list.WriteAsync(Encoding.UTF8.GetBytes(sums.ToString()));
+    }
+
+    static async Task SealAsync(string file)
+    {
+        await using var stream = new FileStream(file, FileMode.Open, FileAccess.ReadWrite);
+        var hash = await HashAsync(stream);
+        stream.Position = stream.Length - SealLength;
+        await stream.WriteAsync(Encoding.ASCII.GetBytes(hash));
+        stream.Flush(flushToDisk: true);
+    }
+
+    /// <summary>The hash of all but the seal.</summary>
+    static async Task<string> HashAsync(FileStream stream)
+    {
+        using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
+        var (buffer, left) = (new byte[1 << 16], stream.Length - SealLength);
+        stream.Position = 0;
+        while (left > 0)
+        {
+            var read = await stream.ReadAsync(buffer.AsMemory(0, (int)Math.Min(buffer.Length, left)));
+            if (read == 0)
+                break;
+            hash.AppendData(buffer, 0, read);
+            left -= read;
+        }
+        return Convert.ToHexStringLower(hash.GetHashAndReset());
+    }
+
+    static async Task<bool> IsSealedAsync(FileInfo file)
+    {
+        if (file.Length < SealLength)
+            return false;
+        await using var stream = file.OpenRead();
+        var hash = await HashAsync(stream);
+        var seal = new byte[SealLength];
+        stream.Position = stream.Length - SealLength;
+        await stream.ReadExactlyAsync(seal);
+        return Encoding.ASCII.GetString(seal) == hash;
     }
 
     static void Private(string file)
@@ -88,6 +133,9 @@ sealed class Backup : IDisposable
         try
         {
             using var zip = ZipFile.OpenRead(file.FullName);
+            // Backups of earlier versions have neither list nor seal.
+            if (zip.GetEntry(List) is not null && !await IsSealedAsync(file))
+                return new(folder, ["it is damaged: it is not what was copied"], 0);
             var (faults, pictures) = await TakeAsync(zip, folder);
             if (faults.Count == 0)
                 faults.AddRange(Database(Path.Combine(folder, GardenDatabase.FileName)));

@@ -97,7 +97,7 @@ public sealed class NotesModel(TodaysGarden glasshouse, Logbook logbook) : Garde
         if (RoundPart.Of(Request.Headers["HX-Current-URL"], Today, now, tag, said) is not { } part)
             return null;
         Response.Headers["HX-Replace-Url"] = part.Round.Link(part.Round.Place, part.Round.ByDefault ? null : part.Round.Chosen?.Plant.Tag);
-        return Partial("_RoundPart", part);
+        return new CompactResult(Partial("_RoundPart", part));
     }
 
     IActionResult Changed(Said said, string? returnUrl)

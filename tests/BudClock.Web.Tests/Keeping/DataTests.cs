@@ -171,22 +171,11 @@ public class DataTests
                 bytes[random.Next(bytes.Length)] ^= (byte)(1 << random.Next(8));
             await File.WriteAllBytesAsync(copy.FullName, bytes, Stop);
             using var unpacked = await Backup.UnpackAsync(copy, Path.GetTempPath());
-            // A bit that says nothing, such as a date in the zip's list, may be wrong: then all that was copied is there all the same.
-            if (unpacked.Faults.Count == 0)
-                Assert.Equal(await garden.SaysAsync(), await SaysAsync(unpacked));
+            Assert.NotEmpty(unpacked.Faults);
         }
         await File.WriteAllBytesAsync(copy.FullName, whole, Stop);
         using var sound = await Backup.UnpackAsync(copy, Path.GetTempPath());
         Assert.Empty(sound.Faults);
-    }
-
-    static async Task<string> SaysAsync(Backup unpacked)
-    {
-        var folder = Fresh();
-        unpacked.PutInto(folder);
-        await using var services = new ServiceCollection().AddGarden(folder).BuildServiceProvider();
-        await PrepareAsync(folder);
-        return KeptGarden.Says((await services.GetRequiredService<GardenStore>().ReadAsync())!);
     }
 
     [Fact]

@@ -57,13 +57,16 @@ public sealed class CsvModel(TodaysGarden glasshouse, Logbook logbook) : GardenP
             .Rows.DistinctBy(row => row.Entry.Id)
             .Where(row => !known.Contains(row.Entry.Id))
             .ToLookup(row => row.Tag, row => row.Entry);
-        var written = Changes.Entries([.. fresh.Select(plant => new PlantEntries(plant.Key, [.. plant], []))]);
+        var written = Changes.Entries([.. fresh.Select(Written)]);
         var outcome = await logbook.WriteAsync(Act, $"{fresh.Sum(plant => plant.Count())} entries from a CSV", written);
         if (!outcome.Done)
             return Wrong(outcome.Trouble!);
         (Done, Read) = ($"{fresh.Sum(plant => plant.Count())} entries taken in on {fresh.Count} plants.", null);
         return Page();
     }
+
+    PlantEntries Written(IGrouping<string, Entry> plant) =>
+        new(plant.Key, EntryWriting.WithChanges(Today.Find(plant.Key)!.Plant, plant, Today), []);
 
     void Understand()
     {
