@@ -4,7 +4,9 @@ using BudClock.Web;
 
 namespace BudClock.Bench;
 
-/// <summary>How times and memory grow with the garden: from a sill to a nursery, fifteen entries a plant, each in a process of its own.</summary>
+/// <summary>
+/// How times and memory grow with the garden: from a sill to a nursery, fifteen entries a plant, each in a process of its own.
+/// </summary>
 static class Growth
 {
     public const string One = "--growth-of";

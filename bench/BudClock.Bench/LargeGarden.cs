@@ -7,7 +7,8 @@ using Microsoft.Extensions.DependencyInjection;
 namespace BudClock.Bench;
 
 /// <summary>
-/// A small nursery, 2,000 plants with 150 entries each unless told otherwise, 20 places with a year of hourly readings. Made up, the same each time.
+/// A small nursery, 2,000 plants with 150 entries each unless told otherwise, 20 places with a year of hourly readings. Made up, the
+/// same each time.
 /// </summary>
 static class LargeGarden
 {

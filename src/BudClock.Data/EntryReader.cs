@@ -11,7 +11,8 @@ namespace BudClock.Data;
 /// </summary>
 sealed class EntryReader(GardenDb db, List<string> unread)
 {
-    const string Columns = "PlantId, Id, \"On\", Kind, Organ, Value, Unit, Text, Logged, Struck, File, Mix, Sets, Amends, StruckBy IS NOT NULL";
+    const string Columns =
+        "PlantId, Id, \"On\", Kind, Organ, Value, Unit, Text, Logged, Struck, File, Mix, Sets, Amends, StruckBy IS NOT NULL";
 
     readonly Dictionary<string, DateOnly> days = [];
 

@@ -8,7 +8,9 @@ namespace BudClock.Data;
 /// <summary>The folder is not as it should be; the message says what is wrong, what is safe and what to do.</summary>
 public sealed class FolderTroubleException(string message) : Exception(message);
 
-/// <summary>Makes a data folder ready to be used: looked at first, brought up to the newest schema, never begun anew over an old one.</summary>
+/// <summary>
+/// Makes a data folder ready to be used: looked at first, brought up to the newest schema, never begun anew over an old one.
+/// </summary>
 public static class GardenFolder
 {
     /// <summary>Written once a garden has been made here; from then on a missing database is a loss and no new beginning.</summary>
@@ -89,7 +91,8 @@ public static class GardenFolder
     public static FolderTroubleException Trouble(string folder, string what)
     {
         var safe = LastBackup(folder) is { } backup
-            ? $"The last backup is {backup.Path} of {backup.At.UtcDateTime.ToString("d MMMM yyyy, HH:mm", CultureInfo.InvariantCulture)} UTC."
+            ? $"The last backup is {backup.Path} of {backup.At.UtcDateTime.ToString("d MMMM yyyy, HH:mm", CultureInfo.InvariantCulture)} "
+                + $"UTC."
             : "No backup made from this folder is known.";
         return new(
             $"{what}\nNothing was changed, and no new garden was begun over it. {safe} Pictures in {PictureFolder.Name} are as they were.\n"
@@ -121,7 +124,9 @@ public static class GardenFolder
         return db.Database.GetAppliedMigrations().LastOrDefault(migration => !known.Contains(migration));
     }
 
-    /// <summary>A start that was killed while it migrated leaves its row behind; who holds the folder knows that nobody else is at it.</summary>
+    /// <summary>
+    /// A start that was killed while it migrated leaves its row behind; who holds the folder knows that nobody else is at it.
+    /// </summary>
     static async Task ClearStaleAsync(GardenDb db, Action<string> say)
     {
         await db.Database.OpenConnectionAsync();

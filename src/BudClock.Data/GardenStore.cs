@@ -68,11 +68,7 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
                     .Where(r => codes.ContainsKey(r.PlaceId))
                     .Select(r => new ClimateReading(codes[r.PlaceId], new(r.At, TimeSpan.Zero), r.TemperatureC, r.HumidityPct)),
             ],
-            [
-                .. forecast
-                    .Where(f => codes.ContainsKey(f.PlaceId))
-                    .Select(f => new ForecastDay(codes[f.PlaceId], f.On, f.MinC, f.MaxC)),
-            ]
+            [.. forecast.Where(f => codes.ContainsKey(f.PlaceId)).Select(f => new ForecastDay(codes[f.PlaceId], f.On, f.MinC, f.MaxC))]
         )
         {
             Vessels = [.. vessels.Select(v => new Vessel(v.Code, v.Name, v.Kind, v.Place))],
@@ -120,10 +116,7 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         var organs = (await db.Organs.AsNoTracking().Where(o => keys.Contains(o.PlantId)).ToListAsync()).ToLookup(o => o.PlantId);
         var forecasts = (await db.ForecastsKept.AsNoTracking().Where(f => keys.Contains(f.PlantId)).ToListAsync()).ToLookup(f => f.PlantId);
         var entries = await new EntryReader(db, []).ReadAsync(keys);
-        return
-        [
-            .. plants.Select(p => p.ToPlant(Code(p, codes), organs[p.Id], forecasts[p.Id], entries.GetValueOrDefault(p.Id) ?? [])),
-        ];
+        return [.. plants.Select(p => p.ToPlant(Code(p, codes), organs[p.Id], forecasts[p.Id], entries.GetValueOrDefault(p.Id) ?? []))];
     }
 
     /// <summary>The last acts, the newest first.</summary>
@@ -139,7 +132,10 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     {
         await using var db = await databases.CreateDbContextAsync();
         var (start, end) = (from.UtcTicks, to.UtcTicks);
-        var rows = await db.Readings.AsNoTracking().Where(r => r.Place!.Code == place && !r.Struck && r.At >= start && r.At <= end).ToListAsync();
+        var rows = await db
+            .Readings.AsNoTracking()
+            .Where(r => r.Place!.Code == place && !r.Struck && r.At >= start && r.At <= end)
+            .ToListAsync();
         return [.. rows.Select(r => new ClimateReading(place, new(r.At, TimeSpan.Zero), r.TemperatureC, r.HumidityPct))];
     }
 
@@ -161,7 +157,9 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
                 $"""
                 SELECT PlaceId, At / {ticksAnHour} AS Hour,
                     AVG(TemperatureC) AS TemperatureC, AVG(HumidityPct) AS HumidityPct, COUNT(*) AS Readings
-                FROM Readings WHERE At >= {start} AND Struck = 0 AND TemperatureC IS NOT NULL AND HumidityPct IS NOT NULL GROUP BY PlaceId, Hour
+                FROM Readings
+                WHERE At >= {start} AND Struck = 0 AND TemperatureC IS NOT NULL AND HumidityPct IS NOT NULL
+                GROUP BY PlaceId, Hour
                 """
             )
             .ToListAsync();

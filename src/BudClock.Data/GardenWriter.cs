@@ -85,6 +85,11 @@ public sealed class GardenWriter(IDbContextFactory<GardenDb> databases)
             await db.SaveChangesAsync();
         }
         await transaction.CommitAsync();
-        return new(true, row.Number, [.. row.Plants.Union(changes.Select(one => one.Plant).OfType<int>())], row.Readings || changes.Any(one => one.Wide));
+        return new(
+            true,
+            row.Number,
+            [.. row.Plants.Union(changes.Select(one => one.Plant).OfType<int>())],
+            row.Readings || changes.Any(one => one.Wide)
+        );
     }
 }

@@ -39,7 +39,10 @@ public static class ImportRows
             if (!known.TryGetValue(tag, out var row))
                 db.Plants.Add(known[tag] = row = new() { Tag = tag });
             if (one.Changes)
-                row.Take(one.Here is null ? one.Result.WithEntries(one.Fresh).On(DateOnly.MinValue) : one.Result, Place(one.Result, places));
+                row.Take(
+                    one.Here is null ? one.Result.WithEntries(one.Fresh).On(DateOnly.MinValue) : one.Result,
+                    Place(one.Result, places)
+                );
         }
         await db.SaveChangesAsync();
         var again = await UndoneAsync(db, plan);

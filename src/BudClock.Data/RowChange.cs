@@ -66,8 +66,7 @@ sealed class RowChange
                     : JsonSerializer.Serialize(touched.ToDictionary(p => p.Name, p => Stored(p, entry.Property(p).CurrentValue))),
         };
 
-    bool Touched(PropertyEntry property) =>
-        property.Metadata.Name != Version && !(state is EntityState.Modified && !property.IsModified);
+    bool Touched(PropertyEntry property) => property.Metadata.Name != Version && !(state is EntityState.Modified && !property.IsModified);
 
     /// <summary>Makes the opposite change on a row: what was added goes, what was changed or taken away is as it was.</summary>
     /// <exception cref="ActRefusedException">Somebody changed it since.</exception>
@@ -110,7 +109,11 @@ sealed class RowChange
         entry.State = EntityState.Added;
     }
 
-    static void PutBack(EntityEntry entry, List<(IProperty Property, object? Value)> before, List<(IProperty Property, object? Value)> after)
+    static void PutBack(
+        EntityEntry entry,
+        List<(IProperty Property, object? Value)> before,
+        List<(IProperty Property, object? Value)> after
+    )
     {
         foreach (var (property, value) in after)
             if (!Equal(Stored(property, entry.Property(property).CurrentValue), Stored(property, value)))

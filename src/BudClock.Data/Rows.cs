@@ -145,7 +145,9 @@ public sealed class ActRow
     public long? UndoneBy { get; set; }
 }
 
-/// <summary>A row that an act added, changed or took away, with what it was and became. Entries and readings name their act instead.</summary>
+/// <summary>
+/// A row that an act added, changed or took away, with what it was and became. Entries and readings name their act instead.
+/// </summary>
 public sealed class ActChangeRow
 {
     public long Id { get; set; }

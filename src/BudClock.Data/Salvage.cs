@@ -32,7 +32,8 @@ public static class Salvage
         return (saved, lost, kept);
     }
 
-    static string Free(string name) => Enumerable.Range(0, 1000).Select(n => n == 0 ? name : $"{name}.{n}").First(path => !File.Exists(path));
+    static string Free(string name) =>
+        Enumerable.Range(0, 1000).Select(n => n == 0 ? name : $"{name}.{n}").First(path => !File.Exists(path));
 
     static (int Saved, int Lost) Copy(string from, string to)
     {
@@ -107,7 +108,8 @@ public static class Salvage
         }
     }
 
-    static HashSet<string> Columns(SqliteConnection fresh, string table) => [.. Ask(fresh, $"SELECT name FROM pragma_table_info('{table}')")];
+    static HashSet<string> Columns(SqliteConnection fresh, string table) =>
+        [.. Ask(fresh, $"SELECT name FROM pragma_table_info('{table}')")];
 
     static List<string> Tables(SqliteConnection fresh) =>
         Ask(fresh, "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite%'");

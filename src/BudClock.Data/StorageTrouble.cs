@@ -15,7 +15,8 @@ public static class StorageTrouble
             FolderTroubleException trouble => trouble.Message,
             SqliteException sqlite => Say(sqlite.SqliteErrorCode),
             DbUpdateException update => Say(update.InnerException),
-            UnauthorizedAccessException => $"The folder of the garden cannot be written: it is read-only here. {Safe} Make it writable again.",
+            UnauthorizedAccessException =>
+                $"The folder of the garden cannot be written: it is read-only here. {Safe} Make it writable again.",
             IOException io => Say(io),
             AggregateException { InnerException: { } inner } => Say(inner),
             InvalidOperationException { InnerException: SqliteException inner } => Say(inner),

@@ -17,7 +17,8 @@ public static class Undoing
                 await db
                     .Acts.Where(a => a.Author == act.Author && a.Undoes == null && a.UndoneBy == null)
                     .OrderByDescending(a => a.Number)
-                    .FirstOrDefaultAsync() ?? throw new ActRefusedException("There is nothing left to undo.");
+                    .FirstOrDefaultAsync()
+                ?? throw new ActRefusedException("There is nothing left to undo.");
             found(last);
             await TakeBackAsync(db, act, last);
         };
@@ -72,9 +73,7 @@ public static class Undoing
         var brought = target;
         while (brought.Undoes is { } number)
             brought = await db.Acts.SingleAsync(a => a.Number == number);
-        await db
-            .Readings.Where(r => r.Act == brought.Id)
-            .ExecuteUpdateAsync(set => set.SetProperty(r => r.Struck, target.Undoes is null));
+        await db.Readings.Where(r => r.Act == brought.Id).ExecuteUpdateAsync(set => set.SetProperty(r => r.Struck, target.Undoes is null));
         act.Readings = true;
     }
 }

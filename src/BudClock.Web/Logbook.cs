@@ -145,7 +145,8 @@ public sealed class Logbook(GardenWriter writer, TodaysGarden glasshouse, Clock 
                 var written = await writer.WriteAsync(act, change, done => TakeInAsync(done, assessed), cancel);
                 return new(true) { Act = act.Id, Before = !written.Written };
             }
-            catch (DbUpdateException fault) when (fault.InnerException is Microsoft.Data.Sqlite.SqliteException { SqliteErrorCode: 19 } && tries < 3)
+            catch (DbUpdateException fault)
+                when (fault.InnerException is Microsoft.Data.Sqlite.SqliteException { SqliteErrorCode: 19 } && tries < 3)
             {
                 glasshouse.Forget(); // what it was decided against was not what stands: once more, against that
             }

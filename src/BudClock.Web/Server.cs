@@ -66,7 +66,7 @@ public static class Server
             log.MinimumLevel.Warning()
                 .MinimumLevel.Override("Microsoft.AspNetCore.Antiforgery", LogEventLevel.Error) // says only that forms are not cached
                 .MinimumLevel.Override("Microsoft.AspNetCore.DataProtection", LogEventLevel.Error) // the keys lie beside the garden
-                .MinimumLevel.Override("Microsoft.EntityFrameworkCore", LogEventLevel.Fatal) // what it could not do is told where it was asked
+                .MinimumLevel.Override("Microsoft.EntityFrameworkCore", LogEventLevel.Fatal) // told where it was asked
                 .WriteTo.Console(formatProvider: CultureInfo.InvariantCulture, standardErrorFromLevel: LogEventLevel.Verbose)
         );
         AddServices(builder.Services, options, held);

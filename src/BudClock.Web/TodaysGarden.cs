@@ -237,10 +237,7 @@ public sealed class GardenDay
         var places = Places
             .SelectMany(p => (string[])[p.Name, p.Code], (place, name) => (place, name))
             .DistinctBy(p => p.name, StringComparer.OrdinalIgnoreCase);
-        return (
-            (string[])[.. Tags, .. Former.Keys],
-            places.ToDictionary(p => p.name, p => (IReadOnlyList<string>)[.. here[p.place.Code]])
-        );
+        return ((string[])[.. Tags, .. Former.Keys], places.ToDictionary(p => p.name, p => (IReadOnlyList<string>)[.. here[p.place.Code]]));
     }
 
     /// <summary>The plant of that tag in any case, also of one it had before; null for none.</summary>
@@ -294,9 +291,7 @@ public sealed class GardenDay
             : new(
                 this,
                 next,
-                basis.byTag.SetItems(
-                    plants.Where(p => sharing.Contains(p.Tag)).Select(p => KeyValuePair.Create(p.Tag, basis.Assessed(p)))
-                )
+                basis.byTag.SetItems(plants.Where(p => sharing.Contains(p.Tag)).Select(p => KeyValuePair.Create(p.Tag, basis.Assessed(p))))
             );
     }
 

@@ -20,7 +20,9 @@ public class PlantPastTests
         var plant = Lycaste(Moved("2031-05-10", "south", "frame"), Moved("2031-05-01", "south", "sill"));
         Assert.Equal(
             ["south", "sill", "sill", "frame", "frame"],
-            new[] { "2031-04-30", "2031-05-01", "2031-05-09", "2031-05-10", "2032-01-01" }.Select(day => plant.On(DateOnly.Parse(day)).Place)
+            new[] { "2031-04-30", "2031-05-01", "2031-05-09", "2031-05-10", "2032-01-01" }.Select(day =>
+                plant.On(DateOnly.Parse(day)).Place
+            )
         );
     }
 
@@ -53,7 +55,10 @@ public class PlantPastTests
             At("2031-05-13", EntryKinds.Moved, text: "into warmth"),
             At("2031-05-14", EntryKinds.Renamed, text: "from Yellow to Lycaste, gold")
         );
-        Assert.Equal(["frame", "sill", "south"], new[] { 1, 5, 20 }.Select(day => plant.On(day == 1 ? new(2031, 4, 30) : new(2031, 5, day)).Place));
+        Assert.Equal(
+            ["frame", "sill", "south"],
+            new[] { 1, 5, 20 }.Select(day => plant.On(day == 1 ? new(2031, 4, 30) : new(2031, 5, day)).Place)
+        );
         Assert.Equal("Lycaste, gold", plant.On(Today).Name);
         Assert.Same(plant, plant.Settled(Places));
     }
@@ -61,10 +66,19 @@ public class PlantPastTests
     [Fact]
     public void Words_that_end_elsewhere_than_the_record_are_not_believed()
     {
-        var plant = Told(At("2030-05-01", EntryKinds.Moved, text: "out to the cold frame"), At("2030-06-01", EntryKinds.Repotted, text: "into moss"));
+        var plant = Told(
+            At("2030-05-01", EntryKinds.Moved, text: "out to the cold frame"),
+            At("2030-06-01", EntryKinds.Repotted, text: "into moss")
+        );
         Assert.Equal("south", plant.On(Today).Place);
         Assert.Equal("moss", plant.On(Today).Medium); // nothing stood on record
-        Assert.Equal("bark", (plant with { Medium = "bark", Entries = [.. plant.Entries.Select(e => e with { Sets = [] })] }).Settled(Places).On(Today).Medium);
+        Assert.Equal(
+            "bark",
+            (plant with { Medium = "bark", Entries = [.. plant.Entries.Select(e => e with { Sets = [] })] })
+                .Settled(Places)
+                .On(Today)
+                .Medium
+        );
     }
 
     [Fact]
@@ -125,7 +139,10 @@ public class PlantPastTests
         var plan = new ImportPlan(here, longer, ImportWay.Merge, false);
         Assert.Equal((1, 3, "soaked"), (plan.NewEntries, plan.KnownEntries, plan.Plants.Single().Fresh.Single().Kind.Name));
         // Entries that an earlier version numbered by their place in the file are known by what they say.
-        var old = here with { Plants = [here.Plants[0] with { Entries = [.. here.Plants[0].Entries.Select(e => e with { Id = Guid.NewGuid() })] }] };
+        var old = here with
+        {
+            Plants = [here.Plants[0] with { Entries = [.. here.Plants[0].Entries.Select(e => e with { Id = Guid.NewGuid() })] }],
+        };
         Assert.Equal(1, new ImportPlan(old, longer, ImportWay.Merge, false).NewEntries);
     }
 
@@ -136,7 +153,12 @@ public class PlantPastTests
     public void Nothing_is_wiped_and_only_replace_believes_the_file(ImportWay way, string medium, string? source)
     {
         var here = File("""{ "tag": "A-1", "taxon": "Hoya carnosa", "name": "Wax", "medium": "bark" }""");
-        var plan = new ImportPlan(here, File("""{ "tag": "a-1", "taxon": "Hoya carnosa", "medium": "moss", "source": "Swap" }"""), way, false);
+        var plan = new ImportPlan(
+            here,
+            File("""{ "tag": "a-1", "taxon": "Hoya carnosa", "medium": "moss", "source": "Swap" }"""),
+            way,
+            false
+        );
         var plant = plan.Plants.Single().Result;
         Assert.Equal(("Wax", medium, source), (plant.Name, plant.Medium, plant.Source));
         Assert.Single(plan.Differing);

@@ -62,9 +62,6 @@ public class ClockTests
         await site.PostAsync("/plants/new", ("Form.Tag", "LYC-01"), ("Form.Taxon", "Lycaste"));
         await site.PostAsync("/notes", ("text", "lyc-01 new growth"));
         time.Advance(TimeSpan.FromDays(2));
-        Assert.Contains(
-            "Taken back: New growth on LYC-01",
-            (await site.PostAsync("/notes?handler=Undo")).QuerySelector("#said").Words()
-        );
+        Assert.Contains("Taken back: New growth on LYC-01", (await site.PostAsync("/notes?handler=Undo")).QuerySelector("#said").Words());
     }
 }

@@ -99,10 +99,7 @@ public class NotePageTests
     public async Task There_is_nothing_to_undo_in_what_came_with_a_file()
     {
         await using var site = await Site.DemoAsync();
-        Assert.Contains(
-            "There is nothing left to undo.",
-            (await site.PostAsync("/notes?handler=Undo")).QuerySelector("main").Words()
-        );
+        Assert.Contains("There is nothing left to undo.", (await site.PostAsync("/notes?handler=Undo")).QuerySelector("main").Words());
     }
 
     [Theory]

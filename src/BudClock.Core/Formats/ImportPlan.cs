@@ -18,7 +18,8 @@ public enum ImportWay
 /// <summary>One plant of a garden file beside the garden.</summary>
 /// <param name="Here">The plant as it is on record here; null where it is new.</param>
 /// <param name="Differs">Where both say something and not the same, as sentences.</param>
-/// <param name="Result">What is to be on record, by the way that was chosen; equal to <paramref name="Here"/> where nothing changes.</param>
+/// <param name="Result">What is to be on record, by the way that was chosen; equal to <paramref name="Here"/> where nothing
+/// changes.</param>
 /// <param name="Fresh">Entries that are not here.</param>
 /// <param name="Struck">Ids of entries that the file has struck and that stand here.</param>
 public sealed record PlantImport(
@@ -85,7 +86,7 @@ public sealed record ImportPlan(GardenRecord Here, GardenRecord File, ImportWay 
 
     /// <summary>Forecast days that are not here.</summary>
     public IReadOnlyList<ForecastDay> Forecast { get; } =
-        [.. File.Forecast.ExceptBy(Here.Forecast.Select(day => (day.Place, day.On)), day => (day.Place, day.On))];
+    [.. File.Forecast.ExceptBy(Here.Forecast.Select(day => (day.Place, day.On)), day => (day.Place, day.On))];
 
     /// <summary>The garden as it is to be called and placed: as it is here, unless it was asked for or nothing is here yet.</summary>
     public Garden Garden =>
@@ -164,9 +165,6 @@ public sealed record ImportPlan(GardenRecord Here, GardenRecord File, ImportWay 
         where T : class
     {
         var known = here.ToDictionary(key, StringComparer.OrdinalIgnoreCase);
-        return
-        [
-            .. file.Where(item => !known.TryGetValue(key(item), out var old) || (way is ImportWay.Replace && !Equals(old, item))),
-        ];
+        return [.. file.Where(item => !known.TryGetValue(key(item), out var old) || (way is ImportWay.Replace && !Equals(old, item)))];
     }
 }

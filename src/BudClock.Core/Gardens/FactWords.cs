@@ -104,11 +104,28 @@ public static partial class FactWords
     static readonly IReadOnlyList<string> OfTheOld = ["old", "was", "were", "had", "has", "gone", "off", "out", "washed", "same"];
 
     /// <summary>Words that lead to a medium and are no part of it.</summary>
-    static readonly IReadOnlyList<string> Joins = ["in", "into", "to", "with", "fresh", "new", "a", "an", "the", "pot", "potted", .. PotKinds];
+    static readonly IReadOnlyList<string> Joins =
+    [
+        "in",
+        "into",
+        "to",
+        "with",
+        "fresh",
+        "new",
+        "a",
+        "an",
+        "the",
+        "pot",
+        "potted",
+        .. PotKinds,
+    ];
 
     static IReadOnlyList<FactChange> Rename(string? text, Func<string, string?> before)
     {
-        var name = text is null ? null : NewName().Match(text) is { Success: true } match ? match.Groups[1].Value.Trim() : text.Trim();
+        var name =
+            text is null ? null
+            : NewName().Match(text) is { Success: true } match ? match.Groups[1].Value.Trim()
+            : text.Trim();
         return name is { Length: > 0 and <= 60 } && name != before(Facts.Name) ? [new(Facts.Name, before(Facts.Name), name)] : [];
     }
 

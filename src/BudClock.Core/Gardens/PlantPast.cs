@@ -71,7 +71,9 @@ public static class PlantPast
     public static IReadOnlyList<FactChange> Between(Plant before, Plant after) =>
         [
             .. Facts
-                .All.Concat(before.Schools.All.Keys.Union(after.Schools.All.Keys).Order(StringComparer.Ordinal).Select(q => Facts.School + q))
+                .All.Concat(
+                    before.Schools.All.Keys.Union(after.Schools.All.Keys).Order(StringComparer.Ordinal).Select(q => Facts.School + q)
+                )
                 .Where(what => before.Fact(what) != after.Fact(what))
                 .Select(what => new FactChange(what, before.Fact(what), after.Fact(what))),
         ];
@@ -100,7 +102,8 @@ public static class PlantPast
         if (read.Count == 0)
             return plant;
         // The record says how it is now. Where the words end elsewhere, some step was never written down, and they are not believed.
-        var doubted = read.Values.SelectMany(sets => sets)
+        var doubted = read
+            .Values.SelectMany(sets => sets)
             .Select(set => set.What)
             .Distinct()
             .Where(what => plant.Fact(what) is { } now && plant.With(read).On(DateOnly.MaxValue).Fact(what) != now)

@@ -40,18 +40,7 @@ public static class Facts
     public const string School = "school:";
 
     /// <summary>All but the schools.</summary>
-    public static readonly IReadOnlyList<string> All =
-    [
-        Place,
-        Vessel,
-        Name,
-        Taxon,
-        Sheet,
-        PotDiameter,
-        PotHeight,
-        PotKind,
-        Medium,
-    ];
+    public static readonly IReadOnlyList<string> All = [Place, Vessel, Name, Taxon, Sheet, PotDiameter, PotHeight, PotKind, Medium];
 
     /// <summary>Whether this is the name of something that has a past.</summary>
     public static bool Known(string what) =>

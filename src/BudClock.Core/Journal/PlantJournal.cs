@@ -60,8 +60,7 @@ public sealed class PlantJournal
     public IReadOnlyList<Entry> Of(EntryKind kind) => byKind[kind.Index] ?? [];
 
     /// <summary>Entries of some kinds, oldest first.</summary>
-    public IEnumerable<Entry> Of(params EntryKind[] kinds) =>
-        kinds.Any(Has) ? entries.Where(e => kinds.Contains(e.Kind)) : [];
+    public IEnumerable<Entry> Of(params EntryKind[] kinds) => kinds.Any(Has) ? entries.Where(e => kinds.Contains(e.Kind)) : [];
 
     /// <summary>The newest entry of some kinds; null for none.</summary>
     public Entry? Last(params ReadOnlySpan<EntryKind> kinds)

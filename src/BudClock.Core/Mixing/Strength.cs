@@ -68,7 +68,8 @@ public abstract record Strength
         /// <inheritdoc/>
         public override string ToString() => $"{Fine(Amount)} in {Fine(Into)}";
 
-        static string Fine(Quantity quantity) => string.Create(CultureInfo.InvariantCulture, $"{quantity.Value:0.##########} {quantity.Unit}");
+        static string Fine(Quantity quantity) =>
+            string.Create(CultureInfo.InvariantCulture, $"{quantity.Value:0.##########} {quantity.Unit}");
     }
 
     /// <summary>Reads a strength as written; null where it is none, or beyond five times the label or 5000 ppm.</summary>

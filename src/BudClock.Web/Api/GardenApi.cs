@@ -111,7 +111,10 @@ static class GardenApi
         var outcome = note.Complete ? await logbook.LogAsync(sent?.Act, note.Tags, note.Entries) : null;
         if (outcome is { Done: false, Trouble: { } trouble })
             return Problems.Say(StatusCodes.Status409Conflict, trouble);
-        return Results.Json(Answer(note, outcome?.Act), statusCode: note.Complete ? StatusCodes.Status200OK : StatusCodes.Status422UnprocessableEntity);
+        return Results.Json(
+            Answer(note, outcome?.Act),
+            statusCode: note.Complete ? StatusCodes.Status200OK : StatusCodes.Status422UnprocessableEntity
+        );
     }
 
     static object Answer(ReadNote note, Guid? act) =>

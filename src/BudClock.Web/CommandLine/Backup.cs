@@ -197,10 +197,7 @@ sealed class Backup : IDisposable
         Private(path);
         await using var written = File.OpenRead(path);
         return sums is null
-            || (
-                sums.TryGetValue(entry.FullName, out var sum)
-                && sum == Convert.ToHexStringLower(await SHA256.HashDataAsync(written))
-            );
+            || (sums.TryGetValue(entry.FullName, out var sum) && sum == Convert.ToHexStringLower(await SHA256.HashDataAsync(written)));
     }
 
     /// <summary>A database that is whole, and not of a newer version.</summary>

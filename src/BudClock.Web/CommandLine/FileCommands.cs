@@ -6,7 +6,9 @@ using Microsoft.EntityFrameworkCore;
 
 namespace BudClock.Web.CommandLine;
 
-/// <summary><c>budclock check [FILE] [--repair]</c>: every fault of a garden file, of a backup, or of the garden kept in a folder.</summary>
+/// <summary>
+/// <c>budclock check [FILE] [--repair]</c>: every fault of a garden file, of a backup, or of the garden kept in a folder.
+/// </summary>
 static class CheckCommand
 {
     public static Command Create()

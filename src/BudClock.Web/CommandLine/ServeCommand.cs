@@ -13,33 +13,36 @@ static class ServeCommand
         var day = new Option<string>("--day") { Description = "Pretend that it is this day, as 2031-05-24." };
         var command = new Command("serve", "Start the application.") { port, data, demo, day };
         command.SetAction(
-            (parsed, stop) => Exit.RunAsync(async () =>
-            {
-                var (today, fault) = Days.Read(parsed.GetValue(day));
-                if (fault is not null)
-                    return Exit.Wrong($"--day: {fault}");
-                if (parsed.GetValue(port) is < 1 or > 65535)
-                    return Exit.Wrong("--port: expected 1 to 65535");
-                var options = new ServerOptions
+            (parsed, stop) =>
+                Exit.RunAsync(async () =>
                 {
-                    Port = parsed.GetValue(port),
-                    DataFolder = DataFolder.Of(parsed.GetValue(data), parsed.GetValue(demo)),
-                    Demo = parsed.GetValue(demo),
-                    Day = today,
-                };
-                await using var app = await Server.BuildAsync(options);
-                try
-                {
-                    await app.StartAsync(stop);
-                }
-                catch (IOException)
-                {
-                    return Exit.Wrong($"--port: {options.Port} is taken; another program, perhaps a Bud Clock, listens there. Name another.");
-                }
-                Console.WriteLine($"Bud Clock is at {options.Address}");
-                await app.WaitForShutdownAsync(stop);
-                return Exit.Fine;
-            })
+                    var (today, fault) = Days.Read(parsed.GetValue(day));
+                    if (fault is not null)
+                        return Exit.Wrong($"--day: {fault}");
+                    if (parsed.GetValue(port) is < 1 or > 65535)
+                        return Exit.Wrong("--port: expected 1 to 65535");
+                    var options = new ServerOptions
+                    {
+                        Port = parsed.GetValue(port),
+                        DataFolder = DataFolder.Of(parsed.GetValue(data), parsed.GetValue(demo)),
+                        Demo = parsed.GetValue(demo),
+                        Day = today,
+                    };
+                    await using var app = await Server.BuildAsync(options);
+                    try
+                    {
+                        await app.StartAsync(stop);
+                    }
+                    catch (IOException)
+                    {
+                        return Exit.Wrong(
+                            $"--port: {options.Port} is taken; another program, perhaps a Bud Clock, listens there. Name another."
+                        );
+                    }
+                    Console.WriteLine($"Bud Clock is at {options.Address}");
+                    await app.WaitForShutdownAsync(stop);
+                    return Exit.Fine;
+                })
         );
         return command;
     }

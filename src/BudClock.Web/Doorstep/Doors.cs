@@ -2,7 +2,9 @@ using BudClock.Web.Api;
 
 namespace BudClock.Web.Doorstep;
 
-/// <summary>Who may come in, and what every answer says: nothing comes from elsewhere, and nothing runs that is not a file of ours.</summary>
+/// <summary>
+/// Who may come in, and what every answer says: nothing comes from elsewhere, and nothing runs that is not a file of ours.
+/// </summary>
 public sealed class Doors(RequestDelegate next)
 {
     const string Policy =

@@ -39,5 +39,6 @@ public abstract class GardenPage(TodaysGarden glasshouse) : PageModel
         error.Exception is not null || error.ErrorMessage.StartsWith("The value '", StringComparison.Ordinal);
 
     /// <summary>Where a form without script goes back to: a page of ours, or the Round.</summary>
-    protected IActionResult Back(string? returnUrl) => LocalRedirect(Url.IsLocalUrl(returnUrl) && returnUrl!.All(c => c is > ' ' and < '\u007f') ? returnUrl! : "/");
+    protected IActionResult Back(string? returnUrl) =>
+        LocalRedirect(Url.IsLocalUrl(returnUrl) && returnUrl!.All(c => c is > ' ' and < '\u007f') ? returnUrl! : "/");
 }

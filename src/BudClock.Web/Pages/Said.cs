@@ -11,7 +11,11 @@ public sealed record Said(ReadNote? Note, string? Words, bool Trouble, bool CanU
     /// <summary>The undo that can be taken back; null for anything else.</summary>
     public Guid? Redo { get; init; }
 
-    public static Said Undone(Outcome undo) => Done($"Taken back: {undo.Words}. Nothing is lost: it can stand again.") with { Redo = undo.Act };
+    public static Said Undone(Outcome undo) =>
+        Done($"Taken back: {undo.Words}. Nothing is lost: it can stand again.") with
+        {
+            Redo = undo.Act,
+        };
 
     public static readonly Said Nothing = new(null, null, false, false, []);
 

@@ -53,7 +53,10 @@ public class EvidenceTests
     [Fact]
     public void A_forecast_counts_to_its_last_day_and_only_beyond_the_limit()
     {
-        var weather = Weather.Unknown with { Ahead = [new("here", Today, 5, 9), new("here", Today.AddDays(3), 2, 9), new("here", Today.AddDays(4), 21, 30)] };
+        var weather = Weather.Unknown with
+        {
+            Ahead = [new("here", Today, 5, 9), new("here", Today.AddDays(3), 2, 9), new("here", Today.AddDays(4), 21, 30)],
+        };
         Assert.Null(weather.FirstBelow(5, Today, 3));
         Assert.Equal(Today.AddDays(3), weather.FirstBelow(5, Today, 4)!.On);
         Assert.Equal(Today, weather.FirstBelow(5.1, Today, 3)!.On);
@@ -65,7 +68,12 @@ public class EvidenceTests
     static RotCase? Rot(params Entry[] entries) => RotCase.Read(PlantJournal.UpTo(Today, entries));
 
     static Entry Seen(int back, EntryKind kind, string? text = null, double? count = null) =>
-        Specimens.At(Today.AddDays(-back), kind, count is { } n ? new Quantity(n, kind == EntryKinds.RootLength ? Unit.Cm : null) : null, text);
+        Specimens.At(
+            Today.AddDays(-back),
+            kind,
+            count is { } n ? new Quantity(n, kind == EntryKinds.RootLength ? Unit.Cm : null) : null,
+            text
+        );
 
     [Fact]
     public void Rotted_roots_are_over_with_new_roots_after_they_were_treated_and_not_with_a_firm_base()
@@ -119,7 +127,15 @@ public class EvidenceTests
         Interval.Read(
             Assessor
                 .Shipped.Assess(
-                    (change ?? (p => p))(new Plant { Tag = "A-1", Taxon = taxon, Pot = new(12, 12, "plastic"), Medium = "moss" }),
+                    (change ?? (p => p))(
+                        new Plant
+                        {
+                            Tag = "A-1",
+                            Taxon = taxon,
+                            Pot = new(12, 12, "plastic"),
+                            Medium = "moss",
+                        }
+                    ),
                     around ?? Around,
                     Today
                 )
@@ -155,8 +171,20 @@ public class EvidenceTests
     [Fact]
     public void A_mount_dries_in_days_whatever_its_kind_and_an_unknown_kind_has_a_wide_guide()
     {
-        Assert.Equal((1d, 3d), (Of("Oncidium sphacelatum", p => p with { Medium = "cork mount" }).From, Of("Oncidium sphacelatum", p => p with { Medium = "cork mount" }).To));
-        Assert.Equal((1d, 3d), (Of("Vanda tricolor", p => p with { Pot = new(12, 12, "basket") }).From, Of("Vanda tricolor", p => p with { Pot = new(12, 12, "basket") }).To));
+        Assert.Equal(
+            (1d, 3d),
+            (
+                Of("Oncidium sphacelatum", p => p with { Medium = "cork mount" }).From,
+                Of("Oncidium sphacelatum", p => p with { Medium = "cork mount" }).To
+            )
+        );
+        Assert.Equal(
+            (1d, 3d),
+            (
+                Of("Vanda tricolor", p => p with { Pot = new(12, 12, "basket") }).From,
+                Of("Vanda tricolor", p => p with { Pot = new(12, 12, "basket") }).To
+            )
+        );
     }
 
     static Levels Tray(bool stands, params Entry[] entries) =>
@@ -201,7 +229,12 @@ public class EvidenceTests
     [InlineData(null, 0.2)]
     public void A_watering_takes_a_share_of_the_pot_by_its_medium(string? medium, double share)
     {
-        var plant = new Plant { Tag = "A-1", Pot = new(10, 10, "plastic"), Medium = medium };
+        var plant = new Plant
+        {
+            Tag = "A-1",
+            Pot = new(10, 10, "plastic"),
+            Medium = medium,
+        };
         var need = WaterNeed.Of(plant, PlantJournal.UpTo(Today, []));
         Assert.Equal(plant.Pot!.VolumeMl!.Value * share, need.Ml, 6);
         Assert.StartsWith("about ", need.Words());
@@ -263,7 +296,10 @@ public class EvidenceTests
         Assert.Equal(ThirstKind.Unfelt, Limp(0, Log(8, EntryKinds.Watered)).Thirst.Kind);
         Assert.Equal(ThirstKind.Unfelt, Limp(0, Log(9, EntryKinds.Leaves, "firm"), Log(8, EntryKinds.Watered)).Thirst.Kind);
         var two = Assess(
-            Lycaste(Log(2, EntryKinds.Bulbs, "wrinkled"), Log(1, EntryKinds.Leaves, "pliable")) with { Taxon = "Cattleya labiata" }
+            Lycaste(Log(2, EntryKinds.Bulbs, "wrinkled"), Log(1, EntryKinds.Leaves, "pliable")) with
+            {
+                Taxon = "Cattleya labiata",
+            }
         ).Situation.Thirst;
         Assert.Equal(EntryKinds.Leaves, two.Sign!.Kind);
     }
@@ -287,7 +323,12 @@ public class EvidenceTests
         Assert.Contains(then, stop.Then);
         var condition = Assert.Single(stop.Evidence);
         Assert.Equal((false, (DateOnly?)Today.AddDays(-1)), (condition.Met, condition.Seen));
-        Assert.Equal(danger == "pest" ? "pests" : danger == "wet" ? "medium" : "rot", condition.Name);
+        Assert.Equal(
+            danger == "pest" ? "pests"
+                : danger == "wet" ? "medium"
+                : "rot",
+            condition.Name
+        );
         if (danger == "wet")
             Assert.Contains("next water", guard.Stop(now, Care.Feed)!.Then);
     }

@@ -9,7 +9,9 @@ public class SleepTests
     static Sleep Of(string taxon, string day, Place? place, double? latitude, params Entry[] entries)
     {
         var around = Around with { Place = place, Garden = Around.Garden with { Latitude = latitude } };
-        return BudClock.Core.Advising.Assessor.Shipped.Assess(Lycaste(entries) with { Taxon = taxon }, around, DateOnly.Parse(day)).Situation.Sleep;
+        return BudClock
+            .Core.Advising.Assessor.Shipped.Assess(Lycaste(entries) with { Taxon = taxon }, around, DateOnly.Parse(day))
+            .Situation.Sleep;
     }
 
     static Sleep Lily(string day, params Entry[] entries) => Of("Gloriosa superba", day, null, 51.5, entries);
@@ -58,7 +60,10 @@ public class SleepTests
         var sent = Lily("2031-07-10", At("2031-05-01", EntryKinds.GrowthStarted), order);
         Assert.Equal((SleepKind.Going, order.On), (sent.Kind, sent.Since!.Value));
         Assert.Contains("you sent it to rest", sent.Rests);
-        Assert.Equal(SleepKind.None, Lily("2031-07-10", At("2031-05-01", EntryKinds.GrowthStarted), order, At("2031-07-05", EntryKinds.LeafStarted)).Kind);
+        Assert.Equal(
+            SleepKind.None,
+            Lily("2031-07-10", At("2031-05-01", EntryKinds.GrowthStarted), order, At("2031-07-05", EntryKinds.LeafStarted)).Kind
+        );
     }
 
     [Fact]
@@ -66,8 +71,14 @@ public class SleepTests
     {
         Assert.Equal(SleepKind.Perhaps, Of("Gloriosa superba", "2031-06-01", null, null).Kind);
         Assert.Contains("nobody wrote of a leaf lately", Of("Gloriosa superba", "2031-06-01", null, null).Rests);
-        Assert.Equal(SleepKind.None, Of("Gloriosa superba", "2031-06-01", null, null, At("2031-05-20", EntryKinds.GrowthHeight, Cm(9))).Kind);
-        Assert.Equal(SleepKind.Perhaps, Of("Gloriosa superba", "2031-06-01", null, null, At("2031-05-20", EntryKinds.GrowthHeight, Cm(0))).Kind);
+        Assert.Equal(
+            SleepKind.None,
+            Of("Gloriosa superba", "2031-06-01", null, null, At("2031-05-20", EntryKinds.GrowthHeight, Cm(9))).Kind
+        );
+        Assert.Equal(
+            SleepKind.Perhaps,
+            Of("Gloriosa superba", "2031-06-01", null, null, At("2031-05-20", EntryKinds.GrowthHeight, Cm(0))).Kind
+        );
         Assert.Equal(SleepKind.Perhaps, Lily("2031-12-20").Kind);
         Assert.Contains("its kind rests at this time", Lily("2031-12-20").Rests);
         Assert.Equal(SleepKind.None, Lily("2031-07-01").Kind);

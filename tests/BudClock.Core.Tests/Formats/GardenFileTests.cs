@@ -120,7 +120,8 @@ public class GardenFileTests
     [InlineData(
         "\"medium\": \"bark\"",
         "\"colour\": \"bark\"",
-        "plants[0].colour: not a member of this format; known here are tag, formerTags, name, taxon, sheet, place, vessel, acquired, pot, medium, "
+        "plants[0].colour: not a member of this format; known here are tag, formerTags, name, taxon, sheet, place, vessel, acquired, pot, "
+            + "medium, "
             + "doubtful, synonyms, parent, origin, source, quarantineUntil, schools, organs, forecasts, entries"
     )]
     [InlineData("\"latitude\": 51.5", "\"latitude\": 151.5", "garden.latitude: expected -90 to 90, got 151.5")]

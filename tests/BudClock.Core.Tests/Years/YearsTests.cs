@@ -25,7 +25,7 @@ public class YearsTests
             var said = assessment.Advice.Select(a => $"{a.Verdict.ToString().ToLowerInvariant()} {a.Rule}").ToList();
             var shown =
                 $"{title}, {on:yyyy-MM-dd}: expected {expected}, said "
-                    + $"{string.Join(", ", assessment.Advice.Select(a => $"{a.Verdict} {a.Rule} ({a.Reason})"))}";
+                + $"{string.Join(", ", assessment.Advice.Select(a => $"{a.Verdict} {a.Rule} ({a.Reason})"))}";
             if (silent)
                 Assert.True(said.All(s => !s.EndsWith(' ' + expected)), shown);
             else

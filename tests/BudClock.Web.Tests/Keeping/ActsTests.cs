@@ -121,7 +121,9 @@ public class ActsTests
                 var (tag, mark) = (n % 2 == 0 ? "CAL-02" : tags[(number + n) % tags.Length], $"mark {number} {n}");
                 var act = Guid.NewGuid();
                 for (var twice = 0; twice < 2; twice++)
-                    (await site.Http.PostAsJsonAsync("/api/notes", new { text = $"{tag}: note {mark}", act }, Stop)).EnsureSuccessStatusCode();
+                    (
+                        await site.Http.PostAsJsonAsync("/api/notes", new { text = $"{tag}: note {mark}", act }, Stop)
+                    ).EnsureSuccessStatusCode();
                 marks.Add(mark);
             }
             // A part that is started by all at once: whoever comes second is asked which one is meant.

@@ -90,7 +90,9 @@ public class DataTests
     public async Task One_server_holds_a_folder()
     {
         await using var site = await Site.DemoAsync();
-        var refused = await Assert.ThrowsAsync<FolderTroubleException>(() => Server.BuildAsync(new() { DataFolder = site.Folder, Port = 0 }));
+        var refused = await Assert.ThrowsAsync<FolderTroubleException>(() =>
+            Server.BuildAsync(new() { DataFolder = site.Folder, Port = 0 })
+        );
         Assert.Contains("Another Bud Clock is running", refused.Message);
         Assert.Equal(Exit.WrongInput, await CommandAsync("import", site.Folder, KeptGarden.Small));
     }
@@ -203,7 +205,10 @@ public class DataTests
         await using var site = await Site.DemoAsync();
         if (!OperatingSystem.IsWindows())
             Assert.Equal(UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute, File.GetUnixFileMode(site.Folder));
-        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/notes") { Content = JsonContent.Create(new { text = "cal-02 watered" }) };
+        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/notes")
+        {
+            Content = JsonContent.Create(new { text = "cal-02 watered" }),
+        };
         request.Headers.Add("Origin", "http://elsewhere.example");
         Assert.Equal(HttpStatusCode.Forbidden, (await site.Http.SendAsync(request, Stop)).StatusCode);
         var answer = await site.Http.GetAsync("/", Stop);
@@ -225,7 +230,13 @@ public class DataTests
         using var held = new SqliteConnection($"Data Source={Db(site.Folder)};Pooling=False");
         held.Open();
         using var locked = held.BeginTransaction(); // another program holds the garden
-        var answer = await site.SendAsync("/plants/new", false, ("Form.Tag", "NEW-01"), ("Form.Taxon", "Lycaste"), ("Form.Name", "My long words"));
+        var answer = await site.SendAsync(
+            "/plants/new",
+            false,
+            ("Form.Tag", "NEW-01"),
+            ("Form.Taxon", "Lycaste"),
+            ("Form.Name", "My long words")
+        );
         Assert.Equal(HttpStatusCode.ServiceUnavailable, answer.StatusCode);
         var page = await answer.Content.ReadAsStringAsync(Stop);
         Assert.Contains("Another program holds the garden", page);

@@ -153,7 +153,10 @@ public class FuzzTests
         ("/notes?handler=Strike", ["tag", "entry", "struck", "returnUrl"]),
         ("/notes?handler=Redo", ["undo", "act"]),
         ("/bench", ["tags", "tags", "text"]),
-        ("/plants/new", ["Form.Tag", "Form.Taxon", "Form.Name", "Form.Place", "Form.Acquired", "Form.PotDiameter", "Form.Doing", "Form.Medium"]),
+        (
+            "/plants/new",
+            ["Form.Tag", "Form.Taxon", "Form.Name", "Form.Place", "Form.Acquired", "Form.PotDiameter", "Form.Doing", "Form.Medium"]
+        ),
         ("/plants/CAL-02/edit", ["Form.Taxon", "Form.PotHeight", "Form.Holds", "Form.Always", "Form.Version", "Form.Schools[first-water]"]),
         ("/plants/CAL-02/edit?handler=Tag", ["newTag"]),
         ("/plants/CAL-02/log", ["Form.Kind", "Form.Amount", "Form.Words", "Form.Organ", "Form.On", "Amend"]),
@@ -226,7 +229,10 @@ public class FuzzTests
                 await ReadAsync(site, random, $"seed {Seed}, {door} {n}");
         }
         foreach (var page in Pages)
-            Assert.True((await site.Http.GetAsync(page, Stop)).StatusCode is HttpStatusCode.OK or HttpStatusCode.NotFound, $"seed {Seed}: {page}");
+            Assert.True(
+                (await site.Http.GetAsync(page, Stop)).StatusCode is HttpStatusCode.OK or HttpStatusCode.NotFound,
+                $"seed {Seed}: {page}"
+            );
     }
 
     static async Task ReadAsync(Site site, Random random, string what)
@@ -242,11 +248,18 @@ public class FuzzTests
         {
             "note" => new(HttpMethod.Post, "/api/notes")
             {
-                Content = random.Next(4) == 0 ? Raw(Mutate($$"""{ "text": "{{note}}", "on": "2031-05-24" }""", random)) : JsonContent.Create(new { text = note }),
+                Content =
+                    random.Next(4) == 0
+                        ? Raw(Mutate($$"""{ "text": "{{note}}", "on": "2031-05-24" }""", random))
+                        : JsonContent.Create(new { text = note }),
             },
             "read" => new(HttpMethod.Post, "/notes?handler=Read") { Content = Form([("text", note)]) },
             "garden" => Upload("/garden?handler=Import", "garden.json", Encoding.UTF8.GetBytes(Piece(garden, random))),
-            "csv" => Upload("/garden/csv?handler=Read", "e.csv", Encoding.UTF8.GetBytes(Mutate("tag,on,kind,value,unit\nCAL-02,2031-05-20,root-length,8,cm\n", random))),
+            "csv" => Upload(
+                "/garden/csv?handler=Read",
+                "e.csv",
+                Encoding.UTF8.GetBytes(Mutate("tag,on,kind,value,unit\nCAL-02,2031-05-20,root-length,8,cm\n", random))
+            ),
             "zip" => Upload("/garden?handler=Import", "garden.zip", Mutate(zip, random)),
             "picture" => Upload("/plants/CAL-02?handler=Picture", "p.png", Mutate(Picture(random), random), "files"),
             "query" => new(HttpMethod.Get, new Uri(Safe(Mutate(Queries[random.Next(Queries.Length)], random)), UriKind.Relative)),
@@ -255,7 +268,9 @@ public class FuzzTests
     }
 
     /// <summary>Any text as an address of this site.</summary>
-    static string Safe(string text) => "/" + string.Concat(text.TrimStart('/').Select(c => c is > ' ' and < '\u007f' and not '\\' ? $"{c}" : Uri.EscapeDataString($"{c}")));
+    static string Safe(string text) =>
+        "/"
+        + string.Concat(text.TrimStart('/').Select(c => c is > ' ' and < '\u007f' and not '\\' ? $"{c}" : Uri.EscapeDataString($"{c}")));
 
     static string Piece(string garden, Random random)
     {

@@ -84,21 +84,17 @@ sealed class KeptGarden : IAsyncDisposable
                             plant.On(DateOnly.MaxValue) with
                             {
                                 Forecasts = [],
-                                Entries = [.. plant.Entries.Where(e => !e.Struck).Select(Bare).OrderBy(e => e.ToString(), StringComparer.Ordinal)],
+                                Entries =
+                                [
+                                    .. plant.Entries.Where(e => !e.Struck).Select(Bare).OrderBy(e => e.ToString(), StringComparer.Ordinal),
+                                ],
                             }
                         ),
                 ],
             }
         );
 
-    static Entry Bare(Entry entry) =>
-        entry with
-        {
-            Id = Guid.Empty,
-            Act = Guid.Empty,
-            Logged = DateTimeOffset.UnixEpoch,
-            Amends = null,
-        };
+    static Entry Bare(Entry entry) => entry with { Id = Guid.Empty, Act = Guid.Empty, Logged = DateTimeOffset.UnixEpoch, Amends = null };
 
     public async ValueTask DisposeAsync()
     {

@@ -77,7 +77,10 @@ public sealed class BatchModel(TodaysGarden glasshouse, Logbook logbook) : Mixin
         GivingAsks = new([], BottleToMix.Warn(Bottle, Batch.MeasuredPpm ?? Batch.PredictedPpm, Batch.Ph, chosen), "");
         if (Faults.Count > 0 || !GivingAsks.Answered(Form))
             return Page();
-        var outcome = await Logbook.LogEachAsync(Act, [.. chosen.Select(plant => (plant.Plant.Tag, Giving.Entries(plant, Batch, Recipe, amount)))]);
+        var outcome = await Logbook.LogEachAsync(
+            Act,
+            [.. chosen.Select(plant => (plant.Plant.Tag, Giving.Entries(plant, Batch, Recipe, amount)))]
+        );
         if (outcome.Done)
             return Redirect($"/mixing/batches/{Batch.Code}");
         Faults.Add(outcome.Trouble!);
@@ -95,12 +98,7 @@ public sealed class BatchModel(TodaysGarden glasshouse, Logbook logbook) : Mixin
         Asks = MeasurementAsks.Of(Batch.PredictedPpm, Bottle, measured, ph, Given.Select(pair => pair.Plant));
         if (!Asks.Answered(Form))
             return Page();
-        var now = Batch with
-        {
-            MeasuredPpm = measured,
-            Ph = ph,
-            Found = Form.Found?.Trim() is { Length: > 0 } found ? found : Batch.Found,
-        };
+        var now = Batch with { MeasuredPpm = measured, Ph = ph, Found = Form.Found?.Trim() is { Length: > 0 } found ? found : Batch.Found };
         return await SaveAsync($"Batch {Batch.Code} measured", Changes.Shelf(now), $"/mixing/batches/{Batch.Code}");
     }
 

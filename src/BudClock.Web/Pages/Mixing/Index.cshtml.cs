@@ -19,7 +19,9 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook) : Mixin
     /// <summary>Begins an empty shelf with generic examples.</summary>
     public async Task<IActionResult> OnPostExamplesAsync()
     {
-        return Shelf.IsBare ? await SaveAsync("The examples put on the shelf", Changes.WholeShelf(ExampleShelf.Shelf)) : Redirect("/mixing");
+        return Shelf.IsBare
+            ? await SaveAsync("The examples put on the shelf", Changes.WholeShelf(ExampleShelf.Shelf))
+            : Redirect("/mixing");
     }
 
     /// <summary>A litre of a recipe, or in a US garden a gallon, in one line; what keeps it from being mixed where it cannot be.</summary>

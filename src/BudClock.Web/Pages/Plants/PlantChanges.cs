@@ -32,12 +32,11 @@ static class PlantChanges
         return new(
             record with
             {
-                Schools = always.Concat(past).Aggregate(before.On(DateOnly.MinValue).Schools, (schools, change) => Chosen(schools, change, past)),
+                Schools = always
+                    .Concat(past)
+                    .Aggregate(before.On(DateOnly.MinValue).Schools, (schools, change) => Chosen(schools, change, past)),
             },
-            [
-                .. Entries(past, since ?? today.Day, today),
-                .. told.Select(change => Corrected(change, LastChange(before, change.What)!.On)),
-            ]
+            [.. Entries(past, since ?? today.Day, today), .. told.Select(change => Corrected(change, LastChange(before, change.What)!.On))]
         );
     }
 
