@@ -183,7 +183,7 @@ public static class Changes
             foreach (var one in written)
             {
                 var plant = plants[one.Tag];
-                db.Entries.AddRange(one.Entries.Select(entry => InAct(entry.ToRow(), plant.Id, act.Id)));
+                await EntryRows.AddAsync(db, [.. one.Entries.Select(entry => InAct(entry.ToRow(), plant.Id, act.Id))]);
                 db.Organs.AddRange(one.Organs.Select(organ => Of(organ.ToRow(), plant.Id)));
                 await ForecastsAsync(db, plant.Id, one.Forecasts);
             }

@@ -46,6 +46,7 @@ public static class ImportRows
         }
         await db.SaveChangesAsync();
         var again = await UndoneAsync(db, plan);
+        var fresh = new List<EntryRow>();
         foreach (var one in plan.Plants)
         {
             var row = known[one.Result.Tag];
@@ -56,11 +57,12 @@ public static class ImportRows
                 if (again.TryGetValue(entry.Id, out var undone))
                     db.Entry(undone).CurrentValues.SetValues(entry);
                 else
-                    db.Entries.Add(entry);
+                    fresh.Add(entry);
             if (one.Struck.Count > 0)
                 foreach (var entry in await db.Entries.Where(e => e.PlantId == row.Id && one.Struck.Contains(e.Id)).ToListAsync())
                     entry.Struck = true;
         }
+        await EntryRows.AddAsync(db, fresh);
         act.Plants = [.. plan.Plants.Select(one => known[one.Result.Tag].Id)];
         await db.SaveChangesAsync();
     }

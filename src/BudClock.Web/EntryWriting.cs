@@ -46,10 +46,7 @@ static class EntryWriting
     {
         var written = new List<Entry>();
         foreach (var entry in entries.OrderBy(e => e.On).ThenBy(e => e.Logged))
-        {
-            written.Add(WithChange(entry, plant, today));
-            plant = plant with { Entries = [.. plant.Entries, written[^1]] };
-        }
+            written.Add(FactWords.Tells(entry.Kind) ? WithChange(entry, plant with { Entries = [.. plant.Entries, .. written] }, today) : entry);
         return written;
     }
 
@@ -73,7 +70,7 @@ static class EntryWriting
     /// <summary>A move names its places in the log, and by code beside it: places may be called otherwise one day.</summary>
     static Entry WithChange(Entry entry, Plant plant, GardenDay today)
     {
-        if (entry.Sets.Count > 0)
+        if (entry.Sets.Count > 0 || !FactWords.Tells(entry.Kind))
             return entry;
         var then = plant.On(entry.On);
         var sets = FactWords.Read(entry, today.Places, then.Fact);

@@ -150,6 +150,10 @@ public sealed class Logbook(GardenWriter writer, TodaysGarden glasshouse, Clock 
             {
                 glasshouse.Forget(); // what it was decided against was not what stands: once more, against that
             }
+            catch (Microsoft.Data.Sqlite.SqliteException fault) when (fault.SqliteErrorCode == 19)
+            {
+                return new(false, "Some of it is here already under another plant, so nothing was written.");
+            }
             catch (ChangedElsewhereException)
             {
                 throw;

@@ -53,6 +53,9 @@ public static partial class FactWords
         "water",
     ];
 
+    /// <summary>Whether the words of such an entry can change something about the plant.</summary>
+    public static bool Tells(EntryKind kind) => kind == EntryKinds.Moved || kind == EntryKinds.Repotted || kind == EntryKinds.Renamed;
+
     /// <summary>What the entry's words change; none where they name nothing known.</summary>
     /// <param name="before">What something was on that day, by its name in <see cref="Facts"/>.</param>
     public static IReadOnlyList<FactChange> Read(Entry entry, IReadOnlyList<Place> places, Func<string, string?> before) =>

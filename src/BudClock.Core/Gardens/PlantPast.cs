@@ -84,13 +84,13 @@ public static class PlantPast
     /// </summary>
     public static Plant Settled(this Plant plant, IReadOnlyList<Place> places)
     {
-        if (!plant.Entries.Any(entry => entry.Sets.Count == 0 && InWords(entry.Kind)))
+        if (!plant.Entries.Any(entry => entry.Sets.Count == 0 && FactWords.Tells(entry.Kind)))
             return plant;
         var written = plant.Entries.OrderBy(entry => entry.On).ThenBy(entry => entry.Logged).ThenBy(entry => entry.Id).ToList();
         var running = new Dictionary<string, string?>();
         var read = new Dictionary<Guid, IReadOnlyList<FactChange>>();
         var last = LastPlace(written, places);
-        foreach (var entry in written.Where(entry => !entry.Struck || InWords(entry.Kind)))
+        foreach (var entry in written.Where(entry => !entry.Struck || FactWords.Tells(entry.Kind)))
         {
             var sets = entry.Sets.Count > 0 ? entry.Sets : FactWords.Read(entry, places, What);
             if (entry.Sets.Count == 0 && sets.Count > 0)
@@ -130,8 +130,6 @@ public static class PlantPast
             .Where(entry => entry.Kind == EntryKinds.Moved && !entry.Struck)
             .Select(entry => Moves.To(entry.Text, places)?.Code)
             .LastOrDefault(code => code is not null);
-
-    static bool InWords(EntryKind kind) => kind == EntryKinds.Moved || kind == EntryKinds.Repotted || kind == EntryKinds.Renamed;
 
     static Plant WithPot(this Plant plant, Pot pot) =>
         plant with

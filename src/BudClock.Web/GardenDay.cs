@@ -1,0 +1,190 @@
+using System.Collections.Immutable;
+using BudClock.Core.Advising;
+using BudClock.Core.Advising.Vessels;
+using BudClock.Core.Climate;
+using BudClock.Core.Evidence;
+using BudClock.Core.Feeding;
+using BudClock.Core.Mixing;
+using BudClock.Core.Notes;
+using BudClock.Core.Round;
+
+namespace BudClock.Web;
+
+/// <summary>The garden on one day, with every plant assessed.</summary>
+public sealed class GardenDay
+{
+    readonly ImmutableSortedDictionary<string, Assessment> byTag;
+    readonly GardenAround around;
+    IReadOnlyList<SharedVessel>? shared;
+    TodaysMix? mix;
+
+    /// <param name="earlier">Daily means of readings that are too old to be held one by one.</param>
+    /// <param name="before">The garden before a change: what the change does not touch keeps its assessment.</param>
+    public GardenDay(GardenRecord record, DateOnly day, IReadOnlyList<DailyMean>? earlier = null, GardenDay? before = null)
+    {
+        record = record with { Plants = [.. record.Plants.Select(plant => plant.On(day))] };
+        Unread = record.Unread;
+        (Garden, Places, Forecast, Day) = (record.Garden, record.Places, record.Forecast, day);
+        (Vessels, SheetChanges, Assessor) = (record.Vessels, record.SheetChanges, Assessor.With(record.SheetChanges));
+        around = new(record, day, earlier);
+        byTag = Assess(record.Plants, before?.Day == day ? before : null);
+    }
+
+    GardenDay(GardenDay other, GardenAround around, ImmutableSortedDictionary<string, Assessment> byTag) =>
+        (Garden, Places, Forecast, Day, this.around, Vessels, SheetChanges, Assessor, Unread, this.byTag) = (
+            other.Garden,
+            other.Places,
+            other.Forecast,
+            other.Day,
+            around,
+            other.Vessels,
+            other.SheetChanges,
+            other.Assessor,
+            other.Unread,
+            byTag
+        );
+
+    /// <summary>On as many cores as there are: the first assessment of a large garden is most of a cold start.</summary>
+    ImmutableSortedDictionary<string, Assessment> Assess(IEnumerable<Plant> plants, GardenDay? before = null) =>
+        plants
+            .AsParallel()
+            .Select(plant => before is null ? Assessed(plant) : before.Still(plant, this) ?? Assessed(plant))
+            .ToImmutableSortedDictionary(a => a.Plant.Tag, a => a, StringComparer.OrdinalIgnoreCase);
+
+    /// <summary>The assessment that a plant had, where nothing that it rests on has changed since; null where something has.</summary>
+    Assessment? Still(Plant plant, GardenDay now) =>
+        now.Garden == Garden
+        && ReferenceEquals(now.Shelf, Shelf)
+        && Find(plant.Tag) is { } known
+        && ReferenceEquals(known.Plant.Entries, plant.Entries)
+        && known.Plant.Version == plant.Version
+        && now.SheetChanges.SequenceEqual(SheetChanges)
+        && around.Of(known.Plant).Same(now.around.Of(plant))
+            ? known
+            : null;
+
+    /// <summary>What could not be read of the stored garden, as sentences.</summary>
+    public IReadOnlyList<string> Unread { get; } = [];
+
+    public DateOnly Day { get; }
+    public Garden Garden { get; }
+    public IReadOnlyList<Place> Places { get; }
+    public IReadOnlyList<ForecastDay> Forecast { get; }
+    public IReadOnlyList<Vessel> Vessels { get; }
+
+    /// <summary>The mixing shelf.</summary>
+    public Shelf Shelf => around.Shelf;
+
+    public IReadOnlyList<SheetChange> SheetChanges { get; }
+
+    /// <summary>Assesses by the sheets with this grower's changes.</summary>
+    public Assessor Assessor { get; }
+
+    public IEnumerable<Assessment> Plants => byTag.Values;
+    public IReadOnlyCollection<string> Tags => [.. byTag.Keys];
+
+    /// <summary>What a typed line is read against.</summary>
+    /// <param name="day">The day that "today" means in it, if not this one.</param>
+    public NoteContext NoteContext(DateOnly? day = null)
+    {
+        var known = names ??= Names();
+        return new(known.Tags, day ?? Day, Garden.UsUnits)
+        {
+            Books = tag => Find(tag)?.Book,
+            Batches = [.. Shelf.Batches.Where(batch => batch.ThrownAway is null).Select(batch => batch.Code)],
+            Places = known.Places,
+        };
+    }
+
+    /// <summary>What stays the same from note to note: the tags, and what stands at each place.</summary>
+    (IReadOnlyCollection<string> Tags, IReadOnlyDictionary<string, IReadOnlyList<string>> Places)? names;
+
+    (IReadOnlyCollection<string>, IReadOnlyDictionary<string, IReadOnlyList<string>>) Names()
+    {
+        var here = Plants.Where(a => !a.Gone && a.Plant.Place is not null).ToLookup(a => a.Plant.Place!, a => a.Plant.Tag);
+        var places = Places
+            .SelectMany(p => (string[])[p.Name, p.Code], (place, name) => (place, name))
+            .DistinctBy(p => p.name, StringComparer.OrdinalIgnoreCase);
+        return ((string[])[.. Tags, .. Former.Keys], places.ToDictionary(p => p.name, p => (IReadOnlyList<string>)[.. here[p.place.Code]]));
+    }
+
+    /// <summary>The plant of that tag in any case, also of one it had before; null for none.</summary>
+    public Assessment? Find(string? tag) =>
+        tag is null ? null
+        : byTag.TryGetValue(tag, out var plant) ? plant
+        : Former.TryGetValue(tag, out var now) ? byTag.GetValueOrDefault(now)
+        : null;
+
+    IReadOnlyDictionary<string, string>? former;
+
+    /// <summary>Tags that plants had before, to those they have now.</summary>
+    IReadOnlyDictionary<string, string> Former =>
+        former ??= Plants
+            .SelectMany(a => a.Plant.FormerTags.Select(old => (old, a.Plant.Tag)))
+            .Where(pair => !byTag.ContainsKey(pair.old))
+            .DistinctBy(pair => pair.old, StringComparer.OrdinalIgnoreCase)
+            .ToDictionary(pair => pair.old, pair => pair.Tag, StringComparer.OrdinalIgnoreCase);
+
+    /// <summary>Trays, reservoirs and cover pots with what stands in them.</summary>
+    public IReadOnlyList<SharedVessel> SharedVessels => shared ??= [.. Vessels.Select(vessel => SharedVessel.Of(vessel, Plants, Day))];
+
+    /// <summary>A plant with what is said of the vessel that it shares.</summary>
+    public Assessment? WithShared(string? tag) => Find(tag) is { } plant ? GardenAssessed.WithShared(plant, SharedVessels) : null;
+
+    /// <summary>What to mix for the plants that are due now.</summary>
+    public TodaysMix Mix => mix ??= TodaysMix.Of(Plants, SharedVessels, Shelf, Day);
+
+    public Place? PlaceOf(Plant plant) => PlaceAt(plant.Place);
+
+    /// <summary>The place of that code, or null.</summary>
+    public Place? PlaceAt(string? code) => Places.FirstOrDefault(p => p.Code == code);
+
+    /// <summary>The coolest night of the last week at a place, °C; null where none was measured.</summary>
+    public Seen<double>? CoolestNightC(string? place) => around.WeatherAt(place).CoolestNight(Day, Nights.Days);
+
+    /// <summary>The garden with some plants as they are after a change; what shares their water is assessed anew with them.</summary>
+    public GardenDay With(IReadOnlyList<Assessment> changed)
+    {
+        if (changed.All(InItsPlace))
+            return new(this, around, byTag.SetItems(changed.Select(a => KeyValuePair.Create(a.Plant.Tag, a)))) { names = names };
+        var tags = changed.ToDictionary(a => a.Plant.Tag, StringComparer.OrdinalIgnoreCase);
+        var plants = byTag.Values.Select(a => tags.GetValueOrDefault(a.Plant.Tag, a).Plant).ToList();
+        var next = around.With(plants);
+        var basis = new GardenDay(this, next, byTag.SetItems(changed.Select(a => KeyValuePair.Create(a.Plant.Tag, a))));
+        var sharing = changed
+            .SelectMany(a => next.Sharing(a.Plant).Concat(Find(a.Plant.Tag) is { } before ? around.Sharing(before.Plant) : []))
+            .ToHashSet(StringComparer.OrdinalIgnoreCase);
+        return sharing.Count == 0
+            ? basis
+            : new(
+                this,
+                next,
+                basis.byTag.SetItems(plants.Where(p => sharing.Contains(p.Tag)).Select(p => KeyValuePair.Create(p.Tag, basis.Assessed(p))))
+            );
+    }
+
+    /// <summary>It stands where it stood and shares no water: nobody else is judged otherwise for what was logged of it.</summary>
+    bool InItsPlace(Assessment now) =>
+        Find(now.Plant.Tag) is { } before
+        && (before.Plant.Tag, before.Plant.Place, before.Gone) == (now.Plant.Tag, now.Plant.Place, now.Gone)
+        && before.Plant.Vessel is null
+        && now.Plant.Vessel is null
+        && ReferenceEquals(before.Plant.FormerTags, now.Plant.FormerTags);
+
+    /// <summary>What lies around a plant.</summary>
+    public Surroundings Around(Plant plant) => around.Of(plant);
+
+    /// <summary>The same plants by changed sheets: what a change would make of today.</summary>
+    public IEnumerable<(Assessment Now, Assessment Then)> Trying(IReadOnlyList<SheetChange> changes)
+    {
+        var assessor = Assessor.With(changes);
+        return Plants.Select(now => (now, assessor.Assess(now.Plant, Around(now.Plant), Day)));
+    }
+
+    /// <summary>A plant of this garden, perhaps with entries that are not written yet, as it would be judged today.</summary>
+    public Assessment Assessed(Plant plant)
+    {
+        var now = plant.On(Day);
+        return Assessor.Assess(now, Around(now), Day);
+    }
+}
