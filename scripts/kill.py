@@ -256,7 +256,7 @@ for n in range(COPIES):
     elif what == "import":
         if budclock("import", os.path.join(WORK, "garden.json"), "--data", target).wait() != 0 or budclock("check", "--data", target).wait() != 0:
             broken.append(f"an import that does not come back: {n}")
-    elif budclock("check", "--data", target).wait() != 0:
+    elif budclock("export", os.path.join(target, "out.json"), "--data", target).wait() != 0 or budclock("check", "--data", target).wait() != 0:
         broken.append(f"a migration that does not come back: {n}")
 
 sound = budclock("check", "--data", DATA).wait() == 0

@@ -114,6 +114,15 @@ public static class GardenFolder
             );
     }
 
+    /// <summary>Whether a database file is of an earlier version, which the next start brings up to date.</summary>
+    public static bool IsOlder(string file)
+    {
+        var options = new DbContextOptionsBuilder<GardenDb>();
+        GardenDatabase.Configure(options, file);
+        using var db = new GardenDb(options.Options);
+        return db.Database.GetPendingMigrations().Any();
+    }
+
     /// <summary>The newest migration of a database file that this version does not know; null where it knows all.</summary>
     public static string? Newer(string file)
     {

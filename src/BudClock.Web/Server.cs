@@ -86,6 +86,7 @@ public static class Server
         services.AddSingleton<Logbook>();
         services.AddSingleton<PictureBook>();
         services.AddSingleton<ImportDesk>();
+        services.AddSingleton<WaitingTexts>();
         services.AddSingleton(_ => held); // let go of when the server ends
         services.AddHostedService<FirstReading>();
         services

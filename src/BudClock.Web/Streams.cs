@@ -17,4 +17,13 @@ static class Streams
         }
         return content.ToArray();
     }
+
+    /// <summary>What a large file left behind is given back at once: there is one of them in a while, and a garden to serve beside it.</summary>
+    public static void Tidy(long length)
+    {
+        if (length > Large)
+            GC.Collect(GC.MaxGeneration, GCCollectionMode.Aggressive, blocking: true, compacting: true);
+    }
+
+    const int Large = 100_000;
 }

@@ -106,7 +106,11 @@ public static class EntryCsv
         {
             DetectDelimiter = true,
             DetectDelimiterValues = [",", ";", "\t"],
-            BadDataFound = bad => faults.Add(new($"line {bad.Context.Parser?.RawRow}", "a quote stands where none can")),
+            BadDataFound = bad =>
+            {
+                if (faults.Count < MostFaults)
+                    faults.Add(new($"line {bad.Context.Parser?.RawRow}", "a quote stands where none can"));
+            },
             MissingFieldFound = null,
         };
         using var csv = new CsvReader(new StringReader(text.TrimStart('\uFEFF')), config);

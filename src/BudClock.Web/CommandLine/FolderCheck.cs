@@ -14,6 +14,11 @@ static class FolderCheck
         if (held is null && repair)
             return Exit.Wrong(Server.InUse(folder));
         var fault = SqliteFile.Fault(new(file)) ?? SqliteFile.CheckWhole(file);
+        if (fault is null && GardenFolder.IsOlder(file))
+        {
+            Console.WriteLine("Sound, and of an earlier version: the next start brings it up to date, and keeps it as it is beside that.");
+            return Exit.Fine;
+        }
         var (unread, words) = fault is null ? await RowsAsync(folder) : ([], "");
         if (fault is null && unread.Count == 0)
         {

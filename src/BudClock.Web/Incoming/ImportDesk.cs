@@ -19,6 +19,7 @@ public sealed class ImportDesk(GardenStore store, Logbook logbook, PictureFolder
     public async Task<(Guid? Id, IReadOnlyList<FileFault> Faults)> ReadAsync(Stream stream, long length, CancellationToken cancel)
     {
         var (file, faults) = await SentFile.ReadAsync(stream, length, pictures, cancel);
+        Streams.Tidy(length);
         if (file is null)
             return (null, faults);
         Clear();

@@ -1,18 +1,23 @@
 using System.Text;
 using BudClock.Core.Formats;
 using BudClock.Data;
+using BudClock.Web.Incoming;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.GardenSettings;
 
 /// <summary>Entries in from a CSV: read and shown first, then written all or not at all.</summary>
-public sealed class CsvModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
+public sealed class CsvModel(TodaysGarden glasshouse, Logbook logbook, WaitingTexts texts) : GardenPage(glasshouse)
 {
     const int LargestMb = 5;
 
-    /// <summary>The file's text, carried from reading to writing.</summary>
+    /// <summary>The file's text, where it is sent in place of a file.</summary>
     [BindProperty]
     public string? Text { get; set; }
+
+    /// <summary>Which text that was read it is.</summary>
+    [BindProperty]
+    public Guid? Sent { get; set; }
 
     /// <summary>Which of the file's columns each of ours is read from.</summary>
     [BindProperty]
@@ -39,19 +44,33 @@ public sealed class CsvModel(TodaysGarden glasshouse, Logbook logbook) : GardenP
             if (Text.Contains('\0', StringComparison.Ordinal))
                 return Wrong($"{file.FileName} is no text.");
         }
+        Text ??= texts.Find(Sent);
         if (string.IsNullOrWhiteSpace(Text))
             return Wrong("Choose a CSV first.");
         Understand();
+        Show();
         return Page();
+    }
+
+    /// <summary>The page carries the id of the text, and not the text.</summary>
+    void Show()
+    {
+        Sent = texts.Keep(Text!);
+        ModelState.Clear();
+        Streams.Tidy(Text!.Length);
     }
 
     public async Task<IActionResult> OnPostWriteAsync()
     {
+        Text ??= texts.Find(Sent);
         if (string.IsNullOrWhiteSpace(Text))
             return Wrong("Choose a CSV first.");
         Understand();
         if (Read!.Faults.Count > 0)
+        {
+            Show();
             return Page();
+        }
         var known = KnownIds();
         var fresh = Read
             .Rows.DistinctBy(row => row.Entry.Id)
@@ -61,6 +80,7 @@ public sealed class CsvModel(TodaysGarden glasshouse, Logbook logbook) : GardenP
         var outcome = await logbook.WriteAsync(Act, $"{fresh.Sum(plant => plant.Count())} entries from a CSV", written);
         if (!outcome.Done)
             return Wrong(outcome.Trouble!);
+        Streams.Tidy(Text.Length);
         (Done, Read) = ($"{fresh.Sum(plant => plant.Count())} entries taken in on {fresh.Count} plants.", null);
         return Page();
     }

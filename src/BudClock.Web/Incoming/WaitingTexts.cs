@@ -1,0 +1,30 @@
+namespace BudClock.Web.Incoming;
+
+/// <summary>Texts that were read and shown, and wait to be taken in; the last few are kept, so that no page carries them to and fro.</summary>
+public sealed class WaitingTexts
+{
+    const int Most = 3;
+
+    readonly Lock gate = new();
+    readonly List<(Guid Id, string Text)> waiting = [];
+
+    /// <summary>Keeps a text under an id of its own.</summary>
+    public Guid Keep(string text)
+    {
+        var id = Guid.CreateVersion7();
+        lock (gate)
+        {
+            if (waiting.Count >= Most)
+                waiting.RemoveAt(0);
+            waiting.Add((id, text));
+        }
+        return id;
+    }
+
+    /// <summary>A text that waits; null once others came after it.</summary>
+    public string? Find(Guid? id)
+    {
+        lock (gate)
+            return waiting.Find(one => one.Id == id).Text;
+    }
+}
