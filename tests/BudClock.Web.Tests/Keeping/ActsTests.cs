@@ -133,6 +133,40 @@ public class ActsTests
         }
     }
 
+    [Theory]
+    [InlineData(2)]
+    [InlineData(8)]
+    public async Task Writers_at_once_in_one_process_lose_and_double_nothing(int writers)
+    {
+        await using var garden = await KeptGarden.StartAsync();
+        await Task.WhenAll(
+            Enumerable
+                .Range(0, writers)
+                .Select(number =>
+                    Task.Run(async () =>
+                    {
+                        for (var n = 0; n < 5; n++)
+                        {
+                            Assert.True((await garden.LogAsync("A-1", EntryKinds.Note, $"one {number} {n}")).Done);
+                            Assert.True(
+                                (
+                                    await garden.LogAsync(
+                                        Tag(number + n),
+                                        EntryKinds.Moved,
+                                        n % 2 == 0 ? "to the north bench" : "to the south bench"
+                                    )
+                                ).Done
+                            );
+                        }
+                    })
+                )
+        );
+        var plant = (await garden.Store.ReadPlantAsync("A-1"))!;
+        Assert.Equal(writers * 5, plant.Entries.Where(e => e.Kind == EntryKinds.Note).Select(e => e.Text).Distinct().Count());
+        Assert.Equal(writers * 5, plant.Entries.Count(e => e.Kind == EntryKinds.Note));
+        Assert.Equal(await garden.SaysAsync(), await garden.SaysTodayAsync());
+    }
+
     static int Count(string text, string part) => (text.Length - text.Replace(part, "").Length) / part.Length;
 
     /// <summary>What a grower may do, each by a number that says with what.</summary>
