@@ -3,5 +3,5 @@
 set -e
 cd "$(dirname "$0")/.."
 export BUDCLOCK_FUZZ_SECONDS="${1:-60}"
-[ -n "$2" ] && export BUDCLOCK_FUZZ_SEED="$2"
+export BUDCLOCK_FUZZ_SEED="${2:-$$}"
 exec dotnet test --project tests/BudClock.Web.Tests -c Release -- --filter-class "*FuzzTests*"
