@@ -183,22 +183,22 @@ public static class Changes
             foreach (var one in written)
             {
                 var plant = plants[one.Tag];
-                await EntryRows.AddAsync(db, [.. one.Entries.Select(entry => InAct(entry.ToRow(), plant.Id, act.Id))]);
+                await EntryRows.AddAsync(db, [.. one.Entries.Select(entry => Written(entry.ToRow(), plant.Id, act.Id))]);
                 db.Organs.AddRange(one.Organs.Select(organ => Of(organ.ToRow(), plant.Id)));
                 await ForecastsAsync(db, plant.Id, one.Forecasts);
             }
             act.Plants = [.. act.Plants.Union(written.Select(one => plants[one.Tag].Id))];
         };
 
-    static EntryRow InAct(EntryRow row, int plant, Guid act)
+    /// <summary>What is written here belongs to this act in the journal too; what came with a file may name its own.</summary>
+    static EntryRow Written(EntryRow row, int plant, Guid act)
     {
-        (row.PlantId, row.By) = (plant, act);
         if (row.Act == Guid.Empty)
             row.Act = act;
-        return row;
+        return EntryRows.InAct(row, plant, act);
     }
 
-    static OrganRow Of(OrganRow row, int plant)
+    internal static OrganRow Of(OrganRow row, int plant)
     {
         row.PlantId = plant;
         return row;

@@ -31,6 +31,13 @@ static class EntryRows
         }
     }
 
+    /// <summary>A row as it is written into a plant's journal by an act.</summary>
+    public static EntryRow InAct(EntryRow row, int plant, Guid act)
+    {
+        (row.PlantId, row.By) = (plant, act);
+        return row;
+    }
+
     static (string Name, object? Value)[] Values(EntryRow row) =>
         [
             ("$id", row.Id),

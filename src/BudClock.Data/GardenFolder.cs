@@ -92,11 +92,11 @@ public static class GardenFolder
     {
         var safe = LastBackup(folder) is { } backup
             ? $"The last backup is {backup.Path} of {backup.At.UtcDateTime.ToString("d MMMM yyyy, HH:mm", CultureInfo.InvariantCulture)} "
-                + $"UTC."
+                + "UTC."
             : "No backup made from this folder is known.";
         return new(
             $"{what}\nNothing was changed, and no new garden was begun over it. {safe} Pictures in {PictureFolder.Name} are as they were.\n"
-                + "Copy the whole folder to a safe place first. Then restore a backup into a new folder (./budclock restore FILE --data NEW),\n"
+                + "Copy the whole folder to a safe place first. Then restore a backup into a new folder\n(./budclock restore FILE --data NEW), "
                 + "or let \"./budclock check --repair --data FOLDER\" save what can be read, on a copy."
         );
     }

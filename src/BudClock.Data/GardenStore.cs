@@ -11,7 +11,7 @@ public sealed record PlantEntries(string Tag, IReadOnlyList<Entry> Entries, IRea
 }
 
 /// <summary>An act that was written, for the list of the last ones.</summary>
-public sealed record ActDone(Guid Id, DateTimeOffset At, string Words, bool Undoes, bool Undone);
+public sealed record ActDone(Guid Id, DateTimeOffset At, string Words, bool Undone);
 
 /// <summary>Reads the garden.</summary>
 public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
@@ -124,7 +124,7 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     {
         await using var db = await databases.CreateDbContextAsync();
         var acts = await db.Acts.AsNoTracking().OrderByDescending(a => a.Number).Take(most).ToListAsync();
-        return [.. acts.Select(a => new ActDone(a.Id, new(a.At, TimeSpan.Zero), a.Words, a.Undoes is not null, a.UndoneBy is not null))];
+        return [.. acts.Select(a => new ActDone(a.Id, new(a.At, TimeSpan.Zero), a.Words, a.UndoneBy is not null))];
     }
 
     /// <summary>The readings of a place between two moments.</summary>

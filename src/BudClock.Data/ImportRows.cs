@@ -40,7 +40,7 @@ public static class ImportRows
                 db.Plants.Add(known[tag] = row = new() { Tag = tag });
             if (one.Changes)
                 row.Take(
-                    one.Here is null ? one.Result.WithEntries(one.Fresh).On(DateOnly.MinValue) : one.Result,
+                    one.Here is null ? (one.Result with { Entries = one.Fresh }).On(DateOnly.MinValue) : one.Result,
                     Place(one.Result, places)
                 );
         }
@@ -50,10 +50,10 @@ public static class ImportRows
         foreach (var one in plan.Plants)
         {
             var row = known[one.Result.Tag];
-            db.Organs.AddRange(one.File.Organs.Select(organ => Of(organ.ToRow(), row.Id)));
+            db.Organs.AddRange(one.File.Organs.Select(organ => Changes.Of(organ.ToRow(), row.Id)));
             if (one.Here is null)
                 db.ForecastsKept.AddRange(one.File.Forecasts.Select(kept => Of(kept.ToRow(), row.Id)));
-            foreach (var entry in one.Fresh.Select(entry => InAct(entry.ToRow(), row.Id, act.Id)))
+            foreach (var entry in one.Fresh.Select(entry => EntryRows.InAct(entry.ToRow(), row.Id, act.Id)))
                 if (again.TryGetValue(entry.Id, out var undone))
                     db.Entry(undone).CurrentValues.SetValues(entry);
                 else
@@ -81,20 +81,6 @@ public static class ImportRows
 
     static int? Place(Plant plant, Dictionary<string, int> places) =>
         plant.Place is { } code && places.TryGetValue(code, out var key) ? key : null;
-
-    static Plant WithEntries(this Plant plant, IReadOnlyList<Entry> entries) => plant with { Entries = entries };
-
-    static EntryRow InAct(EntryRow row, int plant, Guid act)
-    {
-        (row.PlantId, row.By) = (plant, act);
-        return row;
-    }
-
-    static OrganRow Of(OrganRow row, int plant)
-    {
-        row.PlantId = plant;
-        return row;
-    }
 
     static ForecastKeptRow Of(ForecastKeptRow row, int plant)
     {

@@ -46,8 +46,10 @@ static class EntryWriting
     {
         var written = new List<Entry>();
         foreach (var entry in entries.OrderBy(e => e.On).ThenBy(e => e.Logged))
-            written.Add(FactWords.Tells(entry.Kind) ? WithChange(entry, plant with { Entries = [.. plant.Entries, .. written] }, today) : entry);
+            written.Add(FactWords.Tells(entry.Kind) ? WithChange(entry, Then(), today) : entry);
         return written;
+
+        Plant Then() => plant with { Entries = [.. plant.Entries, .. written] };
     }
 
     /// <summary>A draft as it is written down.</summary>

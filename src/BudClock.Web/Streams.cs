@@ -18,7 +18,7 @@ static class Streams
         return content.ToArray();
     }
 
-    /// <summary>What a large file left behind is given back at once: there is one of them in a while, and a garden to serve beside it.</summary>
+    /// <summary>What a large file left behind is given back at once: there is a garden to serve beside it.</summary>
     public static void Tidy(long length)
     {
         if (length > Large)

@@ -1,6 +1,6 @@
 namespace BudClock.Web.Incoming;
 
-/// <summary>Texts that were read and shown, and wait to be taken in; the last few are kept, so that no page carries them to and fro.</summary>
+/// <summary>Texts that were read and shown, and wait to be taken in, so that no page carries them to and fro.</summary>
 public sealed class WaitingTexts
 {
     const int Most = 3;
