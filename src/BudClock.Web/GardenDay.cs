@@ -7,6 +7,7 @@ using BudClock.Core.Feeding;
 using BudClock.Core.Mixing;
 using BudClock.Core.Notes;
 using BudClock.Core.Round;
+using BudClock.Core.Saying;
 
 namespace BudClock.Web;
 
@@ -85,27 +86,27 @@ public sealed class GardenDay
 
     /// <summary>What a typed line is read against.</summary>
     /// <param name="day">The day that "today" means in it, if not this one.</param>
-    public NoteContext NoteContext(DateOnly? day = null)
-    {
-        var known = names ??= Names();
-        return new(known.Tags, day ?? Day, Garden.UsUnits)
+    public NoteContext NoteContext(DateOnly? day = null) =>
+        new(names ??= Names(), day ?? Day, Garden.UsUnits)
         {
             Books = tag => Find(tag)?.Book,
+            Sheets = tag => Find(tag)?.Situation?.Sheet,
+            Likely = tag => Find(tag) is { } plant ? [.. LikelyEntries.For(plant, Garden.UsUnits).Select(tap => tap.Line)] : [],
             Batches = [.. Shelf.Batches.Where(batch => batch.ThrownAway is null).Select(batch => batch.Code)],
-            Places = known.Places,
+            Mixes = [.. Shelf.Recipes.Select(recipe => recipe.Name)],
         };
-    }
 
-    /// <summary>What stays the same from note to note: the tags, and what stands at each place.</summary>
-    (IReadOnlyCollection<string> Tags, IReadOnlyDictionary<string, IReadOnlyList<string>> Places)? names;
+    /// <summary>What stays the same from note to note: tags, names, and what stands at each place.</summary>
+    SubjectIndex? names;
 
-    (IReadOnlyCollection<string>, IReadOnlyDictionary<string, IReadOnlyList<string>>) Names()
+    SubjectIndex Names()
     {
         var here = Plants.Where(a => !a.Gone && a.Plant.Place is not null).ToLookup(a => a.Plant.Place!, a => a.Plant.Tag);
-        var places = Places
-            .SelectMany(p => (string[])[p.Name, p.Code], (place, name) => (place, name))
-            .DistinctBy(p => p.name, StringComparer.OrdinalIgnoreCase);
-        return ((string[])[.. Tags, .. Former.Keys], places.ToDictionary(p => p.name, p => (IReadOnlyList<string>)[.. here[p.place.Code]]));
+        return new(
+            [.. Plants.Select(a => new NamedPlant(a.Plant.Tag, a.Plant.Name, a.Plant.Taxon, a.Gone))],
+            [.. Places.Select(place => new NamedPlace(place.Code, place.Name, [.. here[place.Code]]))],
+            Former
+        );
     }
 
     /// <summary>The plant of that tag in any case, also of one it had before; null for none.</summary>

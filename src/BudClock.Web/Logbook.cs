@@ -1,4 +1,5 @@
 using BudClock.Core.Advising;
+using BudClock.Core.Notes;
 using BudClock.Data;
 using Microsoft.EntityFrameworkCore;
 using Serilog;
@@ -77,6 +78,23 @@ public sealed class Logbook(GardenWriter writer, TodaysGarden glasshouse, Clock 
             }
             await Changes.Entries(written)(db, row);
         }
+    }
+
+    /// <summary>Logs all that a line says, of plants and of places, as one act.</summary>
+    public async Task<Outcome> NoteAsync(Guid? id, ReadNote note, CancellationToken cancel = default)
+    {
+        var plants = note
+            .Groups.SelectMany(group => group.Tags, (group, tag) => (tag, group.Entries))
+            .GroupBy(pair => pair.tag, pair => pair.Entries)
+            .Select(group => (group.Key, (IReadOnlyList<EntryDraft>)[.. group.SelectMany(entries => entries)]))
+            .ToList();
+        if (note.Readings.Count == 0)
+            return await LogEachAsync(id, plants, cancel: cancel);
+        var garden = (await glasshouse.TodayAsync())?.Garden ?? Garden.Unnamed;
+        var readings = Changes.Readings([.. note.Readings.Select(reading => reading.At(garden.Zone, clock.GetUtcNow()))]);
+        return plants.Count == 0
+            ? await WriteAsync(id, string.Join(", ", note.Readings.Select(reading => reading.Words)), readings, cancel)
+            : await LogEachAsync(id, plants, readings, cancel);
     }
 
     static string Words(IReadOnlyList<(string Tag, IReadOnlyList<EntryDraft> Entries)> plants) =>

@@ -11,9 +11,15 @@ public sealed class PlantNames
     readonly Dictionary<string, string> synonyms;
     readonly Dictionary<string, string> common;
     readonly Dictionary<string, string[]> crosses;
+    readonly ILookup<string, string> byBotanical;
 
     PlantNames(Dictionary<string, string> synonyms, Dictionary<string, string> common, Dictionary<string, string[]> crosses) =>
-        (this.synonyms, this.common, this.crosses) = (synonyms, common, crosses);
+        (this.synonyms, this.common, this.crosses, byBotanical) = (
+            synonyms,
+            common,
+            crosses,
+            common.ToLookup(pair => pair.Value, pair => pair.Key, StringComparer.OrdinalIgnoreCase)
+        );
 
     /// <summary>The names that ship with Bud Clock.</summary>
     public static PlantNames Shipped { get; } = Read();
@@ -41,6 +47,16 @@ public sealed class PlantNames
             return known;
         var two = string.Join(' ', key.Split(' ').Take(2));
         return synonyms.GetValueOrDefault(two) ?? name;
+    }
+
+    /// <summary>The common names of a plant: those of its species and those of its genus.</summary>
+    public IEnumerable<string> CommonOf(string taxon)
+    {
+        var words = Botanical(Plain(taxon)).Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        if (words.Length == 0)
+            return [];
+        var names = byBotanical[words[0]];
+        return words.Length == 1 ? names : names.Concat(byBotanical[$"{words[0]} {words[1]}"]);
     }
 
     /// <summary>It is a common English name.</summary>

@@ -23,17 +23,21 @@ public sealed record EntryDraft(
     /// <summary>For the live reading: "Roots 8.5 cm".</summary>
     public string Words => string.Join(' ', new[] { Kind.Words, Amount?.ToString(), Mix, Text }.Where(part => part is not null));
 
+    /// <summary>The grower means it, however unlikely it is.</summary>
+    public bool Sure { get; init; }
+
     internal string Canonical
     {
         get
         {
             var amount = Amount is { } a ? $" {a.Value.ToString("R", CultureInfo.InvariantCulture)} {a.Unit}".TrimEnd() : "";
+            var text =
+                Text is null ? ""
+                : Kind.States.Length > 0 ? $" {Text}"
+                : $" \"{Text.Replace('"', '″')}\"";
             var organ = $"{(Organ is null ? "" : $" #{Organ}")}{(Mix is null ? "" : $" #{Mix}")}";
             var date = On.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
-            // A free text runs to the end of its clause, so the date stands before it.
-            return Text is null || Kind.States.Length > 0
-                ? $"{Kind.Words.ToLowerInvariant()}{amount}{(Text is null ? "" : " " + Text)}{organ} {date}"
-                : $"{date} {Kind.Words.ToLowerInvariant()}{amount}{organ} {Text}";
+            return $"{Kind.Words.ToLowerInvariant()}{amount}{text}{organ}{(Sure ? "!" : "")} {date}";
         }
     }
 }

@@ -4,22 +4,27 @@ namespace BudClock.Core.Journal;
 static class Nearest
 {
     /// <summary>The closest candidate within a third of its letters, case aside; null when none is near.</summary>
-    public static string? To(string written, IEnumerable<string> candidates)
+    public static string? To(string written, IEnumerable<string> candidates) => All(written, candidates).FirstOrDefault();
+
+    /// <summary>All candidates within a third of their letters, the closest first.</summary>
+    public static IEnumerable<string> All(string written, IEnumerable<string> candidates)
     {
         var word = written.Trim().ToLowerInvariant();
         if (word.Length is 0 or > 40)
-            return null;
+            return [];
         return candidates
+            .Where(candidate => Math.Abs(candidate.Length - word.Length) <= Far(word, candidate))
             .Select(candidate => (candidate, steps: Steps(word, candidate.ToLowerInvariant())))
-            .Where(c => c.steps <= Math.Max(1, Math.Min(word.Length, c.candidate.Length) / 3))
+            .Where(c => c.steps <= Far(word, c.candidate))
             .OrderBy(c => c.steps)
             .ThenBy(c => c.candidate, StringComparer.Ordinal)
-            .Select(c => c.candidate)
-            .FirstOrDefault();
+            .Select(c => c.candidate);
     }
 
+    static int Far(string word, string candidate) => Math.Max(1, Math.Min(word.Length, candidate.Length) / 3);
+
     /// <summary>Letters to add, drop or change, with a swap of neighbours as one (optimal string alignment).</summary>
-    static int Steps(string a, string b)
+    public static int Steps(string a, string b)
     {
         var d = new int[a.Length + 1, b.Length + 1];
         for (var i = 0; i <= a.Length; i++)

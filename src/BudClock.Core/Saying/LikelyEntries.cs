@@ -1,3 +1,4 @@
+using System.Globalization;
 using BudClock.Core.Advising;
 using BudClock.Core.Advising.Looking;
 using BudClock.Core.Advising.Waking;
@@ -16,7 +17,22 @@ public sealed record OneTap(
     string? Text = null,
     Unit? Ask = null,
     string? Organ = null
-);
+)
+{
+    /// <summary>The same as it is typed, without its plant; where a number is asked for, it ends before that.</summary>
+    public string Line
+    {
+        get
+        {
+            var kind = Kind.Words.ToLowerInvariant();
+            var text =
+                Text is null ? ""
+                : Kind.States.Length > 0 ? $" {Text}"
+                : $" \"{Text}\"";
+            return $"{kind}{(Amount is { } amount ? $" {amount.Value.ToString("R", CultureInfo.InvariantCulture)} {amount.Unit}" : "")}{text} ";
+        }
+    }
+}
 
 /// <summary>
 /// The entries most likely for a plant now, the likeliest first: by the act that is asked, by its phase, by the signs of its habit.

@@ -10,10 +10,17 @@ enum TokenKind
     Date,
     Break,
     Reference,
+
+    /// <summary>Words between quotation marks, taken as they are.</summary>
+    Quoted,
+
+    /// <summary>"21/5/31": its text tells the parts; which is the day depends on the garden.</summary>
+    SlashDate,
 }
 
 /// <summary>
-/// A word, a number, an ISO date, the name of an organ behind a #, or a break between observations, with its place in the line.
+/// A word, a number, a date, the name of an organ behind a #, quoted words, or a break between observations, with its place in the
+/// line.
 /// </summary>
 sealed record Token(TokenKind Kind, int Start, int End, string Text, double Number = 0, DateOnly Date = default)
 {
@@ -47,6 +54,10 @@ static partial class Tokens
             return new(TokenKind.Date, start, end, match.Value, Date: date);
         if (match.Groups["number"].Success)
             return new(TokenKind.Number, start, end, match.Value, Number(match));
+        if (match.Groups["quoted"].Success)
+            return new(TokenKind.Quoted, start, end, match.Groups["quoted"].Value);
+        if (match.Groups["slash"].Success)
+            return new(TokenKind.SlashDate, start, end, match.Value);
         if (match.Groups["reference"].Success)
             return new(TokenKind.Reference, start, end, match.Groups["reference"].Value);
         if (match.Groups["break"].Success)
@@ -57,8 +68,10 @@ static partial class Tokens
     /// <summary>"8.5", "8,5", "−3", "4 1/2", "4½", "½", "3/4".</summary>
     static double Number(Match match)
     {
-        var whole = match.Groups["whole"].Success
-            ? double.Parse(match.Groups["whole"].ValueSpan.ToString().Replace(',', '.'), CultureInfo.InvariantCulture)
+        var whole =
+            match.Groups["thousands"].Success ? double.Parse(match.Groups["thousands"].Value.Replace(",", ""), CultureInfo.InvariantCulture)
+            : match.Groups["whole"].Success
+                ? double.Parse(match.Groups["whole"].ValueSpan.ToString().Replace(',', '.'), CultureInfo.InvariantCulture)
             : 0;
         var part =
             match.Groups["sign"].Success ? Signs[match.Groups["sign"].Value]
@@ -70,18 +83,23 @@ static partial class Tokens
     static double Over(string[] fraction) =>
         double.Parse(fraction[0], CultureInfo.InvariantCulture) / Math.Max(1, double.Parse(fraction[1], CultureInfo.InvariantCulture));
 
-    // A comma between two digits is a decimal comma; any other comma is a break.
+    // A comma between digits is a decimal comma, but before exactly three of them, where it parts thousands; any other is a break.
     [GeneratedRegex(
         """
             (?<iso>[0-9]{4}-[0-9]{1,2}-[0-9]{1,2}(?![0-9]))
+            |(?<slash>(?<![\w/])[0-9]{1,2}/[0-9]{1,2}/(?:[0-9]{4}|[0-9]{2})(?![0-9/]))
+            |(?<slash>(?<![\w.,/])[0-9]{1,2}\.[0-9]{1,2}\.(?:[0-9]{4}|[0-9]{2})?(?![\w.]))
+            |(?<word>(?<![\w-])[0-9]{1,2}-[0-9]{1,2}-[0-9]{1,2}(?![\w-]))
+            |(?<![\w½¼¾⅓⅔⅛⅜⅝⅞"″])["“](?<quoted>[^"”\n]{1,2000})["”](?![\w])
             |(?<number>(?<minus>(?<![\w])[-−])?
                 (?:(?<over>[0-9]{1,3}/[0-9]{1,3})(?![0-9/])
+                  |(?<thousands>[1-9][0-9]{0,2}(?:,[0-9]{3})+)(?![0-9.,]*[0-9])
                   |(?<whole>[0-9]{1,9}(?:[.,][0-9]{1,9})?)
                     (?:\s?(?<sign>[½¼¾⅓⅔⅛⅜⅝⅞])|\s+(?<over>[0-9]{1,3}/[0-9]{1,3})(?![0-9/]))?
                   |(?<sign>[½¼¾⅓⅔⅛⅜⅝⅞])))
             |\#(?<reference>[A-Za-z0-9][A-Za-z0-9-]*)
             |(?<break>[,;\n]|\.(?=\s|$))
-            |(?:mg/l|["″%]|[^\s0-9,;:½¼¾⅓⅔⅛⅜⅝⅞"″%.]+\.?(?=\s|$|[,;])|[^\s0-9,;:½¼¾⅓⅔⅛⅜⅝⅞"″%.]+|\S)
+            |(?:mg/l|w/(?=[\s0-9])|["″%?!()]|[^\s0-9,;:½¼¾⅓⅔⅛⅜⅝⅞"“”″%.?!()\#]+\.?(?=\s|$|[,;])|[^\s0-9,;:½¼¾⅓⅔⅛⅜⅝⅞"“”″%.?!()\#]+|\S)
             """,
         RegexOptions.IgnorePatternWhitespace | RegexOptions.CultureInvariant | RegexOptions.IgnoreCase,
         matchTimeoutMilliseconds: 1000

@@ -29,35 +29,35 @@ public sealed record Unit(string Symbol, Dimension Dimension, double Factor, dou
     const double GallonMl = 3785.411784;
     const double ImperialGallonMl = 4546.09;
 
-    public static readonly Unit Cm = new("cm", Dimension.Length, 1, 0, "centimetre", "centimetres", "centimeter", "centimeters");
-    public static readonly Unit Mm = new("mm", Dimension.Length, 0.1, 0, "millimetre", "millimetres", "millimeter", "millimeters");
+    public static readonly Unit Cm = new("cm", Dimension.Length, 1, 0, "centimetre", "centimetres", "centimeter", "centimeters", "cms");
+    public static readonly Unit Mm = new("mm", Dimension.Length, 0.1, 0, "millimetre", "millimetres", "millimeter", "millimeters", "mms");
     public static readonly Unit M = new("m", Dimension.Length, 100, 0, "metre", "metres", "meter", "meters");
-    public static readonly Unit In = new("in", Dimension.Length, 2.54, 0, "inch", "inches", "\"", "″");
+    public static readonly Unit In = new("in", Dimension.Length, 2.54, 0, "inch", "inches", "ins", "\"", "″");
     public static readonly Unit Ft = new("ft", Dimension.Length, 30.48, 0, "foot", "feet");
 
-    public static readonly Unit Ml = new("mL", Dimension.Volume, 1, 0, "millilitre", "millilitres", "milliliter", "milliliters", "cc");
-    public static readonly Unit L = new("L", Dimension.Volume, 1000, 0, "litre", "litres", "liter", "liters");
+    public static readonly Unit Ml = new("mL", Dimension.Volume, 1, 0, "millilitre", "millilitres", "milliliter", "milliliters", "cc", "mls", "mils", "mil");
+    public static readonly Unit L = new("L", Dimension.Volume, 1000, 0, "litre", "litres", "liter", "liters", "lt", "ltr", "ltrs");
     public static readonly Unit FlOz = new("fl oz", Dimension.Volume, GallonMl / 128, 0, "floz", "fluid ounce", "fluid ounces");
     public static readonly Unit Cup = new("cup", Dimension.Volume, GallonMl / 16, 0, "cups");
-    public static readonly Unit Tsp = new("tsp", Dimension.Volume, GallonMl / 768, 0, "teaspoon", "teaspoons");
-    public static readonly Unit Tbsp = new("tbsp", Dimension.Volume, GallonMl / 256, 0, "tablespoon", "tablespoons");
-    public static readonly Unit Gal = new("gal", Dimension.Volume, GallonMl, 0, "gallon", "gallons");
-    public static readonly Unit Qt = new("qt", Dimension.Volume, GallonMl / 4, 0, "quart", "quarts");
+    public static readonly Unit Tsp = new("tsp", Dimension.Volume, GallonMl / 768, 0, "teaspoon", "teaspoons", "tsps");
+    public static readonly Unit Tbsp = new("tbsp", Dimension.Volume, GallonMl / 256, 0, "tablespoon", "tablespoons", "tbsps");
+    public static readonly Unit Gal = new("gal", Dimension.Volume, GallonMl, 0, "gallon", "gallons", "gals");
+    public static readonly Unit Qt = new("qt", Dimension.Volume, GallonMl / 4, 0, "quart", "quarts", "qts");
     public static readonly Unit ImpGal = new("imp gal", Dimension.Volume, ImperialGallonMl, 0, "imperial gallon", "imperial gallons");
 
     /// <summary>Twenty to a millilitre (metric drop, common practice).</summary>
     public static readonly Unit Drop = new("drop", Dimension.Volume, 0.05, 0, "drops");
 
-    public static readonly Unit G = new("g", Dimension.Mass, 1, 0, "gram", "grams");
-    public static readonly Unit Kg = new("kg", Dimension.Mass, 1000, 0, "kilo", "kilos", "kilogram", "kilograms");
+    public static readonly Unit G = new("g", Dimension.Mass, 1, 0, "gram", "grams", "gr", "grm", "gms");
+    public static readonly Unit Kg = new("kg", Dimension.Mass, 1000, 0, "kilo", "kilos", "kilogram", "kilograms", "kgs");
     public static readonly Unit Oz = new("oz", Dimension.Mass, 28.349523125, 0, "ounce", "ounces");
     public static readonly Unit Lb = new("lb", Dimension.Mass, 453.59237, 0, "pound", "pounds", "lbs");
 
-    public static readonly Unit C = new("°C", Dimension.Temperature, 1, 0, "c", "celsius", "degrees c");
-    public static readonly Unit F = new("°F", Dimension.Temperature, 5.0 / 9, -160.0 / 9, "f", "fahrenheit", "degrees f");
+    public static readonly Unit C = new("°C", Dimension.Temperature, 1, 0, "c", "celsius", "degrees c", "degrees celsius", "deg c");
+    public static readonly Unit F = new("°F", Dimension.Temperature, 5.0 / 9, -160.0 / 9, "f", "fahrenheit", "degrees f", "degrees fahrenheit", "deg f");
 
     public static readonly Unit Ppm = new("ppm", Dimension.DissolvedSolids, 1, 0, "mg/l");
-    public static readonly Unit Percent = new("%", Dimension.Share, 1, 0, "percent");
+    public static readonly Unit Percent = new("%", Dimension.Share, 1, 0, "percent", "per cent", "pct");
 
     public static readonly IReadOnlyList<Unit> All =
     [

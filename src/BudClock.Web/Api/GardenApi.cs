@@ -86,7 +86,8 @@ static class GardenApi
             : Problems.Say(StatusCodes.Status404NotFound, "There is no garden here yet.");
 
     /// <param name="Act">An id of the sender's own: the same note sent twice is then written once.</param>
-    sealed record NoteIn(string? Text, DateOnly? On, Guid? Act);
+    /// <param name="AsNote">Keep what is not understood as a note.</param>
+    sealed record NoteIn(string? Text, DateOnly? On, Guid? Act, bool? AsNote);
 
     /// <summary>Logs a note whole, or logs nothing and says what was not understood.</summary>
     static async Task<IResult> TakeNote(HttpRequest request, TodaysGarden glasshouse, Logbook logbook)
@@ -108,7 +109,9 @@ static class GardenApi
             return Wrong($"on: {sent.On:yyyy-MM-dd} is still to come");
 
         var note = NoteReader.Read(sent?.Text ?? "", today.NoteContext(sent?.On));
-        var outcome = note.Complete ? await logbook.LogAsync(sent?.Act, note.Tags, note.Entries) : null;
+        if (!note.Complete && sent?.AsNote == true && note.AsNote is { } again)
+            note = NoteReader.Read(again, today.NoteContext(sent.On));
+        var outcome = note.Complete ? await logbook.NoteAsync(sent?.Act, note) : null;
         if (outcome is { Done: false, Trouble: { } trouble })
             return Problems.Say(StatusCodes.Status409Conflict, trouble);
         return Results.Json(
@@ -124,17 +127,21 @@ static class GardenApi
             tags = note.Tags,
             logged = note.Complete,
             act,
-            entries = note.Entries.Select(e => new
+            entries = note.Groups.SelectMany(group => group.Tags.SelectMany(tag => group.Entries.Select(entry => Answer(tag, entry)))),
+            readings = note.Readings.Select(r => new
             {
-                on = e.On,
-                kind = e.Kind.Name,
-                value = e.Amount?.Value,
-                unit = e.Amount?.Unit?.Symbol,
-                text = e.Text,
+                place = r.Place,
+                on = r.On,
+                of = r.Sort.ToString().ToLowerInvariant(),
+                temperatureC = r.TemperatureC,
+                humidityPct = r.HumidityPct,
             }),
+            taken = note.Taken.Select(t => new { written = t.Written, @as = t.As }),
+            asNote = note.AsNote,
             questions = note.Questions.Select(q => new
             {
                 entry = q.Entry,
+                ask = q.Ask,
                 answers = q.Answers.Select(a => new { words = a.Words, text = a.Text }),
             }),
             unread = note.Unread.Select(u => new
@@ -144,6 +151,19 @@ static class GardenApi
                 why = u.Why,
                 nearest = u.Nearest,
             }),
+        };
+
+    /// <summary>What was given stands in the text too, for programs that know of no batches.</summary>
+    static object Answer(string tag, EntryDraft entry) =>
+        new
+        {
+            tag,
+            on = entry.On,
+            kind = entry.Kind.Name,
+            value = entry.Amount?.Value,
+            unit = entry.Amount?.Unit?.Symbol,
+            text = entry.Mix is null ? entry.Text : $"{entry.Mix} {entry.Text}".TrimEnd(),
+            mix = entry.Mix,
         };
 
     static IResult Wrong(string error) => Problems.Say(StatusCodes.Status400BadRequest, error);

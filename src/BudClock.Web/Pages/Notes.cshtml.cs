@@ -18,17 +18,21 @@ public sealed class NotesModel(TodaysGarden glasshouse, Logbook logbook) : Garde
         Partial("_Said", string.IsNullOrWhiteSpace(text) ? Said.Nothing : Said.Reading(Read(text), Today));
 
     /// <summary>Logs a line whole, or nothing of it.</summary>
-    public async Task<IActionResult> OnPostAsync(string? text, string? returnUrl)
+    /// <param name="keep">The line as a note, sent back by a second Enter on the same line.</param>
+    /// <param name="kept">The line that this note was offered for.</param>
+    public async Task<IActionResult> OnPostAsync(string? text, string? returnUrl, string? keep, string? kept)
     {
         if (string.IsNullOrWhiteSpace(text))
             return Answer(Said.Wrong("Write a plant's tag and what you saw, such as LYC-01 roots 8 cm."), returnUrl);
         var note = Read(text);
+        if (!note.Complete && keep is not null && kept?.Trim() == text.Trim())
+            note = Read(keep);
         if (!note.Complete)
             return Answer(Said.Refused(note), returnUrl);
-        var outcome = await logbook.LogAsync(Act, note.Tags, note.Entries);
+        var outcome = await logbook.NoteAsync(Act, note);
         if (!outcome.Done)
             return Answer(Said.Wrong(outcome.Trouble!), returnUrl);
-        return await LoggedAsync(note.Tags, note.Entries, returnUrl, clearNote: true);
+        return await LoggedAsync(note, returnUrl, clearNote: true);
     }
 
     /// <summary>Logs one entry from a button or a form.</summary>
@@ -45,7 +49,7 @@ public sealed class NotesModel(TodaysGarden glasshouse, Logbook logbook) : Garde
         var outcome = await logbook.LogAsync(Act, [plant.Plant.Tag], [entry]);
         if (!outcome.Done)
             return Answer(Said.Wrong(outcome.Trouble!), returnUrl);
-        return await LoggedAsync([plant.Plant.Tag], [entry], returnUrl);
+        return await LoggedAsync(new("", [plant.Plant.Tag], [entry], []), returnUrl);
     }
 
     /// <summary>Takes back the last act, whatever it was, and says which.</summary>
@@ -74,17 +78,12 @@ public sealed class NotesModel(TodaysGarden glasshouse, Logbook logbook) : Garde
 
     ReadNote Read(string text) => NoteReader.Read(text, Today.NoteContext());
 
-    async Task<IActionResult> LoggedAsync(
-        IReadOnlyList<string> tags,
-        IReadOnlyList<EntryDraft> entries,
-        string? returnUrl,
-        bool clearNote = false
-    )
+    async Task<IActionResult> LoggedAsync(ReadNote note, string? returnUrl, bool clearNote = false)
     {
         if (clearNote && IsHtmx)
             Response.Htmx(headers => headers.WithTrigger("note-logged"));
-        var said = Said.Logged(tags, entries, Today);
-        if (IsHtmx && tags.Count == 1 && await PartAsync(tags[0], said) is { } part)
+        var said = Said.Logged(note, Today);
+        if (IsHtmx && note is { Tags: [var tag], Readings.Count: 0 } && await PartAsync(tag, said) is { } part)
             return part;
         return Changed(said, returnUrl);
     }

@@ -19,26 +19,52 @@ public sealed record Said(ReadNote? Note, string? Words, bool Trouble, bool CanU
 
     public static readonly Said Nothing = new(null, null, false, false, []);
 
-    public static Said Reading(ReadNote note, GardenDay today) => new(note, null, false, false, CautionsOf(note.Tags, note.Entries, today));
+    /// <summary>How the line could go on; the first is what Tab takes.</summary>
+    public IReadOnlyList<Completion> Completions { get; init; } = [];
+
+    /// <summary>The line as a note, for a second Enter; null where that is not offered.</summary>
+    public string? Keep { get; init; }
+
+    /// <summary>How a line reads while it is typed; a word that may still become one of the line's is no fault yet.</summary>
+    public static Said Reading(ReadNote note, GardenDay today)
+    {
+        var completions = NoteCompletion.Of(note.Text, today.NoteContext());
+        if (completions.Count > 0)
+            note = note with { Unread = [.. note.Unread.Where(unread => !StillTyped(unread, note.Text))] };
+        var cautions = note.Groups.SelectMany(group => CautionsOf(group.Tags, group.Entries, today)).Distinct();
+        return new(note, null, false, false, [.. cautions]) { Completions = completions };
+    }
+
+    static bool StillTyped(Unread unread, string text) => unread.Start + unread.Fragment.Length == text.Length;
 
     public static Said Refused(ReadNote note) =>
-        new(note, note.Unread.Count == 0 && note.Questions.Count > 0 ? "Which one?" : "Nothing was logged yet.", true, false, []);
+        new(note, "Nothing was logged yet.", true, false, []) { Keep = note.AsNote };
 
     public static Said Wrong(string words) => new(null, words, true, false, []);
 
     public static Said Done(string words) => new(null, words, false, false, []);
 
     public static Said Logged(IReadOnlyList<string> tags, IReadOnlyList<EntryDraft> entries, GardenDay today) =>
+        Logged(new ReadNote("", tags, entries, []), today);
+
+    public static Said Logged(ReadNote note, GardenDay today) =>
         new(
             null,
-            $"Logged on {Plants(tags)}: "
-                + $"{string.Join(", ", entries.Select(e => e.Words + (e.On == today.Day ? "" : $", {Dates.Near(e.On, today.Day)}")))}.",
+            $"Logged {string.Join("; ", note.Groups.Select(group => $"on {Plants(group.Tags)}: {Listed(group.Entries, today)}").Concat(Places(note, today)))}.",
             false,
             true,
-            tags.Count == 1 && today.Find(tags[0]) is { } plant
-                ? [.. entries.Select(e => Normal.Say(e.Kind, e.Text, plant)).OfType<string>().Distinct()]
-                : []
+            [.. note.Groups.Where(group => group.Tags.Count == 1).SelectMany(group => Normals(group, today)).Distinct()]
         );
+
+    static IEnumerable<string> Places(ReadNote note, GardenDay today) =>
+        note.Readings.GroupBy(reading => reading.Place)
+            .Select(place => $"at {today.PlaceAt(place.Key)?.Name}: {string.Join(", ", place.Select(reading => reading.Words))}");
+
+    static string Listed(IReadOnlyList<EntryDraft> entries, GardenDay today) =>
+        string.Join(", ", entries.Select(e => e.Words + (e.On == today.Day ? "" : $", {Dates.Near(e.On, today.Day)}")));
+
+    static IEnumerable<string> Normals(NoteGroup group, GardenDay today) =>
+        today.Find(group.Tags[0]) is { } plant ? group.Entries.Select(e => Normal.Say(e.Kind, e.Text, plant)).OfType<string>() : [];
 
     /// <summary>One tag, or how many plants a line means.</summary>
     public static string Plants(IReadOnlyList<string> tags) => tags.Count == 1 ? tags[0] : $"{tags.Count} plants";

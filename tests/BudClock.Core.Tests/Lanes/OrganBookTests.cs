@@ -127,7 +127,7 @@ public class OrganBookTests
     [Fact]
     public void With_several_plants_nothing_is_asked_and_nothing_guessed()
     {
-        var note = NoteReader.Read("lyc-01, lyc-02: spike 15 cm", Context with { Tags = ["LYC-01", "LYC-02"] });
+        var note = NoteReader.Read("lyc-01, lyc-02: spike 15 cm", Context with { Index = new([new("LYC-01"), new("LYC-02")]) });
         Assert.Contains("LYC-01\" has several parts", note.Unread.First().Why);
     }
 

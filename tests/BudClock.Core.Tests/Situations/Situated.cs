@@ -125,7 +125,10 @@ sealed record Situated(string Name, Plant Plant, Surroundings Around, DateOnly O
                 };
                 continue;
             }
-            var note = NoteReader.Read($"a-1 {text}", new(["A-1"], day!.Value));
+            var context = new NoteContext(["A-1"], day!.Value);
+            var note = NoteReader.Read($"a-1 {text}", context);
+            if (note.Entries is [{ Kind: var kind }] && kind == EntryKinds.Died)
+                note = NoteReader.Read(note.Questions[0].Answers[0].Text, context);
             Assert.True(note.Complete, $"{line}: {string.Join(" ", note.Unread.Select(u => u.Why))}");
             entries.AddRange(note.Entries.Select(e => Specimens.At(day.Value, e.Kind, e.Amount, e.Text)));
         }

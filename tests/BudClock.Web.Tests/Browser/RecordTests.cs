@@ -65,7 +65,7 @@ public class RecordTests
         await using var site = await Site.DemoAsync();
         using var browser = new Chromium(site.Address).Open("/plants/ONC-02");
         browser.Find("#note-text").SendKeys("onc-02 spike 33 cm" + Keys.Enter);
-        browser.Sees("#said .question", "which one?");
+        browser.Sees("#said .question", "Which one?");
         browser.Click("#said .question form:last-of-type button");
         browser.Sees("#said", "Logged on ONC-02: Spike 33 cm.");
         browser.Sees(".log", "Spike 33 cm");

@@ -36,6 +36,8 @@ public class RestTests
         browser.Open("/");
         browser.Sees("#row-CLD-01", "Tuber soft today: act today. Set it apart, take it out of its store or pot, cut to firm tissue");
         browser.Find("#note-text").SendKeys("cld-01 died" + Keys.Enter);
+        browser.Sees("#said .question", "Is CLD-01 dead, or does it rest?");
+        browser.Click("#said .question button");
         browser.Sees("#said", "Logged on CLD-01");
         browser.Open("/store");
         browser.Find(".store-row");

@@ -55,11 +55,11 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook) : Garde
         var note = NoteReader.Read($"{string.Join(", ", known)}: {text}", Today.NoteContext());
         if (!note.Complete)
             return Answer(Said.Refused(note));
-        var outcome = await logbook.LogAsync(Act, note.Tags, note.Entries);
+        var outcome = await logbook.NoteAsync(Act, note);
         if (!outcome.Done)
             return Answer(Said.Wrong(outcome.Trouble!));
         Response.Headers["HX-Trigger"] = "journal-changed";
-        return Answer(Said.Logged(note.Tags, note.Entries, Today));
+        return Answer(Said.Logged(note, Today));
     }
 
     public string Link(int page) =>

@@ -23,6 +23,30 @@ document.body.addEventListener('htmx:afterRequest', (event) => {
   if (act) act.value = crypto.randomUUID();
 });
 
+// How the line could go on: taken by a tap, the first by Tab. Escape puts them away, and Tab moves on again.
+const noteText = () => document.getElementById('note-text');
+const take = (button) => {
+  const note = noteText();
+  note.value = button.dataset.line;
+  note.focus();
+  note.setSelectionRange(note.value.length, note.value.length);
+  note.dispatchEvent(new Event('input', { bubbles: true }));
+};
+document.addEventListener('click', (event) => {
+  const button = event.target.closest('.take');
+  if (button) take(button);
+});
+document.addEventListener('keydown', (event) => {
+  if (event.target !== noteText() || event.shiftKey) return;
+  const first = document.querySelector('#said .take');
+  if (!first) return;
+  if (event.key === 'Escape') document.querySelector('#said .completions').remove();
+  else if (event.key === 'Tab') take(first);
+  else return;
+  event.preventDefault();
+  event.stopImmediatePropagation();
+});
+
 // A request that did not come through leaves the text where it is and says so.
 for (const trouble of ['htmx:sendError', 'htmx:responseError', 'htmx:timeout']) {
   document.body.addEventListener(trouble, (event) => {

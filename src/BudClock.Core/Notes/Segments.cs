@@ -1,0 +1,108 @@
+namespace BudClock.Core.Notes;
+
+/// <summary>The plants of a part of the line, with what is said of them.</summary>
+/// <param name="Loose">It is parted from the one before by a comma or nothing, so a day at the end of the line is for both.</param>
+sealed record Segment(IReadOnlyList<Subject> Subjects, List<Token> Content, bool Loose)
+{
+    public IReadOnlyList<string> Tags => [.. Subjects.SelectMany(subject => subject.Tags).Distinct()];
+
+    public string? Place => Subjects.Select(subject => subject.Place).FirstOrDefault(place => place is not null);
+
+    public bool Whole => Subjects.All(subject => subject.Place is null || subject.Whole);
+
+    public int Start => Subjects[0].Start;
+
+    public string Named(string line) => line[Subjects[0].Start..Subjects[^1].End];
+}
+
+/// <summary>
+/// Parts a line into plants and what is said of them: "lyc-01 roots 10 cm; lyc-04 roots 8 cm" as well as "watered cli-01, fed cal-02".
+/// </summary>
+sealed class Segments
+{
+    static readonly HashSet<string> Joins = ["and", "&", "+", "/", "-", "with", "plus", "or", "to"];
+
+    readonly IReadOnlyList<Subject> subjects;
+    readonly string line;
+
+    /// <summary>What stands before the first plant, where that is only a day.</summary>
+    public IReadOnlyList<Token> Lead { get; private set; } = [];
+
+    public List<Segment> Groups { get; } = [];
+
+    Segments(IReadOnlyList<Subject> subjects, string line) => (this.subjects, this.line) = (subjects, line);
+
+    public static Segments Of(List<Token> tokens, IReadOnlyList<Subject> subjects, string line)
+    {
+        var segments = new Segments(subjects, line);
+        segments.Part([.. tokens.Where(token => !subjects.Any(s => token.Start < s.End && token.End > s.Start))]);
+        return segments;
+    }
+
+    void Part(List<Token> tokens)
+    {
+        if (subjects.Count == 0)
+        {
+            Lead = tokens;
+            return;
+        }
+        // Runs of plants with only joining words between them are one subject.
+        var runs = new List<List<Subject>>();
+        var between = new List<List<Token>>();
+        var lead = Between(tokens, 0, subjects[0].Start);
+        foreach (var (index, subject) in subjects.Index())
+        {
+            var gap = index == 0 ? [] : Between(tokens, subjects[index - 1].End, subject.Start);
+            if (index > 0 && gap.TrueForAll(IsJoin))
+                runs[^1].Add(subject);
+            else
+            {
+                if (index > 0)
+                    between.Add(gap);
+                runs.Add([subject]);
+            }
+        }
+        between.Add(Between(tokens, subjects[^1].End, line.Length));
+        if (lead.TrueForAll(token => IsJoin(token) || token.Is("on") || token.Is("for") || token.Is(":")) || OnlyDay(lead))
+            NamesFirst(lead, runs, between);
+        else
+            ContentFirst(lead, runs, between);
+    }
+
+    void NamesFirst(List<Token> lead, List<List<Subject>> runs, List<List<Token>> between)
+    {
+        Lead = lead;
+        for (var i = 0; i < runs.Count; i++)
+            Groups.Add(new(runs[i], between[i], i > 0 && Loosely(between[i - 1])));
+    }
+
+    /// <summary>"watered cli-01 200 ml, fed cal-02": what follows the last break before a plant belongs to that plant.</summary>
+    void ContentFirst(List<Token> lead, List<List<Subject>> runs, List<List<Token>> between)
+    {
+        var content = lead;
+        for (var i = 0; i < runs.Count; i++)
+        {
+            var (own, next) = i == runs.Count - 1 ? (between[i], []) : AtBreak(between[i]);
+            Groups.Add(new(runs[i], [.. content, .. own], i > 0 && Loosely(between[i - 1])));
+            content = next;
+        }
+    }
+
+    static (List<Token> Own, List<Token> Next) AtBreak(List<Token> tokens)
+    {
+        var at = tokens.FindLastIndex(token => token.Kind is TokenKind.Break || token.Is("and") || token.Is("then") || token.Is("&"));
+        return at < 0 ? ([], tokens) : (tokens[..at], tokens[(at + 1)..]);
+    }
+
+    static bool Loosely(List<Token> tokens) => !tokens.Exists(token => token is { Kind: TokenKind.Break, Text: ";" or "." or "\n" });
+
+    static bool IsJoin(Token token) => token.Kind is TokenKind.Break || (token.Kind is TokenKind.Word && Joins.Contains(token.Text));
+
+    bool OnlyDay(List<Token> tokens)
+    {
+        var rest = tokens.Where(token => token.Kind is not TokenKind.Break && !token.Is(":")).ToArray();
+        return rest.Length > 0 && NoteDates.Read(rest, DateOnly.MaxValue.AddYears(-1)) is { } date && date.Taken == rest.Length;
+    }
+
+    static List<Token> Between(List<Token> tokens, int from, int to) => tokens.FindAll(token => token.Start >= from && token.End <= to);
+}
