@@ -238,8 +238,15 @@ public static class Changes
     /// <summary>Adds readings; one that is already there for its place and time is replaced.</summary>
     public static Change Readings(IReadOnlyList<ClimateReading> readings) => (db, act) => ReadingRows.PutAsync(db, act, readings);
 
-    internal static async Task<int?> PlaceKeyAsync(GardenDb db, string? code) =>
-        code is null ? null
-        : db.Places.Local.FirstOrDefault(p => p.Code == code) is { } local ? local.Id
-        : await db.Places.Where(p => p.Code == code).Select(p => (int?)p.Id).FirstOrDefaultAsync();
+    internal static async Task<int?> PlaceKeyAsync(GardenDb db, string? code)
+    {
+        if (code is null)
+            return null;
+        if (db.Places.Local.FirstOrDefault(p => p.Code == code) is not { } local)
+            return await db.Places.Where(p => p.Code == code).Select(p => (int?)p.Id).FirstOrDefaultAsync();
+        // A place that is added in the same act has no key before it is saved.
+        if (local.Id == 0)
+            await db.SaveChangesAsync();
+        return local.Id;
+    }
 }

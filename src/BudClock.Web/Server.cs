@@ -21,6 +21,7 @@ namespace BudClock.Web;
 public static class Server
 {
     const int LargestUpload = 20 * 1024 * 1024;
+    const int MostFields = 8000;
 
     public static async Task<WebApplication> BuildAsync(ServerOptions options)
     {
@@ -93,7 +94,11 @@ public static class Server
             .AddDataProtection()
             .SetApplicationName("Bud Clock")
             .PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(options.DataFolder, "keys")));
-        services.Configure<FormOptions>(form => form.ValueLengthLimit = LargestUpload);
+        services.Configure<FormOptions>(form =>
+        {
+            form.ValueLengthLimit = LargestUpload;
+            form.ValueCountLimit = MostFields; // a whole collection in one table
+        });
         services.AddRazorPages();
         services.AddRouting(routing => routing.LowercaseUrls = true);
         if (options.Demo)

@@ -125,7 +125,7 @@ sealed partial class ClauseReader
                 TakeWord(item);
                 break;
             default:
-                Refuse(item, $"\"{item.Text}\" is not a word of the log.");
+                Refuse(item, $"\"{Raw(item, item)}\" {NoWord}");
                 break;
         }
     }
@@ -944,7 +944,20 @@ sealed partial class ClauseReader
 
     void Refuse(Found entry, string why) => clause.Unread.Add(new(entry.Start, line[entry.Start..entry.End], why));
 
-    void Refuse(Item item, string why) => clause.Unread.Add(new(item.Start, Raw(item, item), why, Nearest(item)));
+    void Refuse(Item item, string why)
+    {
+        // Words beside each other that say nothing are one piece.
+        if (item.Kind is ItemKind.Unknown && clause.Unread is [.., { } last] && last.Why.EndsWith(NoWord, StringComparison.Ordinal))
+            if (last.Start + last.Fragment.Length is var end && end < item.Start && string.IsNullOrWhiteSpace(line[end..item.Start]))
+            {
+                var piece = line[last.Start..item.End];
+                clause.Unread[^1] = last with { Fragment = piece, Why = $"\"{piece}\" {NoWord}" };
+                return;
+            }
+        clause.Unread.Add(new(item.Start, Raw(item, item), why, Nearest(item)));
+    }
+
+    const string NoWord = "is not a word of the log.";
 
     static string? Nearest(Item item) =>
         item.Kind is ItemKind.Unknown ? Slips.Near(item.Text).FirstOrDefault() : null;

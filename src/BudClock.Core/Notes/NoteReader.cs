@@ -28,12 +28,21 @@ public sealed class NoteReader
         return string.IsNullOrWhiteSpace(line) ? new(line, [], []) : new NoteReader(line, context).Read();
     }
 
+    /// <summary>What a line says of plants that are chosen already, so that it names none.</summary>
+    public static ReadNote Read(string line, IReadOnlyList<string> tags, NoteContext context)
+    {
+        if (line.Length > EntryCheck.LongestText)
+            return new(line, [], [new(0, "", TooLong(line))]);
+        return new NoteReader(line, context).Read([new Subject(0, 0, tags)]);
+    }
+
     static string TooLong(string line) =>
         $"A note holds at most {EntryCheck.LongestText} characters; this one has {line.Length}. Shorten it, or log it in parts.";
 
-    ReadNote Read()
+    ReadNote Read() => Read(Subjects.Find(line, context.Index));
+
+    ReadNote Read(IReadOnlyList<Subject> subjects)
     {
-        var subjects = Subjects.Find(line, context.Index);
         var segments = Segments.Of(SpokenNumbers.Heard(Tokens.Of(line, 0)), subjects, line);
         if (subjects.Count == 0)
             return Nameless(segments);
@@ -151,8 +160,9 @@ public sealed class NoteReader
         var words = line.Split((char[])[' ', ',', ':', ';'], StringSplitOptions.RemoveEmptyEntries);
         var word = words.FirstOrDefault(w => !Known(w)) ?? words.FirstOrDefault() ?? "";
         var at = line.IndexOf(word, StringComparison.Ordinal);
-        var nearest = Slips.NearTag(word, context.Index) ?? Slips.NearName(word, context.Index);
-        var meant = nearest is null ? null : new NoteAnswer(nearest, $"{line[..at]}{nearest}{line[(at + word.Length)..]}");
+        var near = Slips.NearTag(word, context.Index) ?? Slips.NearName(word, context.Index);
+        var nearest = near ?? Nearest.To(word, context.Index.Tags);
+        var meant = near is null ? null : new NoteAnswer(near, $"{line[..at]}{near}{line[(at + word.Length)..]}");
         return new(line, [], [new(at, word, $"No plant here is tagged \"{word}\".", nearest)])
         {
             Questions = meant is null ? [] : [new(word, [meant], "Was it this one?")],

@@ -104,6 +104,7 @@ public sealed class NotesModel(TodaysGarden glasshouse, Logbook logbook) : Garde
         if (!IsHtmx)
         {
             TempData["Said"] = said.Words;
+            TempData["Undo"] = said.CanUndo;
             return Back(returnUrl);
         }
         Response.Htmx(headers => headers.WithTrigger("journal-changed"));

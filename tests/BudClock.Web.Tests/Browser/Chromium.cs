@@ -154,6 +154,9 @@ public sealed class Chromium : IDisposable
     }
 
     /// <summary>Types into whatever has the focus.</summary>
+    /// <summary>Waits until something holds.</summary>
+    public void Until(Func<bool> holds) => Waiting().Until(_ => holds());
+
     public void Press(string keys) => driver.SwitchTo().ActiveElement().SendKeys(keys);
 
     public object? Run(string script, params object[] arguments) => driver.ExecuteScript(script, arguments);

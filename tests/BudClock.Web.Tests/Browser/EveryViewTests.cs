@@ -32,6 +32,8 @@ public class EveryViewTests
         "/plants/CAL-06/look",
         "/plants/ONC-02/compare",
         "/plants/ONC-02/log?kind=spike-length",
+        "/words",
+        "/plants/list",
     ];
 
     [Fact]

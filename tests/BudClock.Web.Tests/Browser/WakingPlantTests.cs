@@ -46,11 +46,11 @@ public class WakingPlantTests
     {
         await using var site = await Site.DemoAsync();
         using var browser = new Chromium(site.Address).Open("/");
-        browser.Find("#note-text").SendKeys("lyc-01 rots 9 cm");
-        browser.Sees("#said .unread u", "rots");
+        browser.Find("#note-text").SendKeys("lyc-01 frobs 9 cm ");
+        browser.Sees("#said .unread u", "frobs");
         browser.Press(Keys.Enter);
         browser.Sees("#said", "Nothing was logged yet.");
-        Assert.Equal("lyc-01 rots 9 cm", browser.Find("#note-text").GetAttribute("value"));
+        Assert.Equal("lyc-01 frobs 9 cm ", browser.Find("#note-text").GetAttribute("value"));
     }
 
     [Fact]

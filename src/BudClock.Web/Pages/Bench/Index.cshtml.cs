@@ -44,15 +44,28 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook) : Garde
         return IsHtmx ? Partial("_BenchList", this) : Page();
     }
 
+    /// <summary>The live reading of the line for all plants that are ticked.</summary>
+    public IActionResult OnPostRead(string[]? tags, string? text)
+    {
+        var known = Known(tags);
+        if (string.IsNullOrWhiteSpace(text))
+            return Partial("_Said", Said.Nothing);
+        return Partial("_Said", known.Count == 0 ? Said.Wrong("Tick at least one plant first.") : Said.Reading(Read(known, text), Today) with { Completions = [] });
+    }
+
+    List<string> Known(string[]? tags) => [.. (tags ?? []).Select(tag => Today.Find(tag)?.Plant.Tag).OfType<string>().Distinct()];
+
+    ReadNote Read(List<string> tags, string text) => NoteReader.Read(text, tags, Today.NoteContext());
+
     /// <summary>Logs one line for all plants that are ticked, as one act.</summary>
     public async Task<IActionResult> OnPostAsync(string[]? tags, string? text)
     {
-        var known = (tags ?? []).Select(tag => Today.Find(tag)?.Plant.Tag).OfType<string>().Distinct().ToList();
+        var known = Known(tags);
         if (known.Count == 0)
             return Answer(Said.Wrong("Tick at least one plant first."));
         if (string.IsNullOrWhiteSpace(text))
             return Answer(Said.Wrong("Write what you did, such as soaked 400 ml."));
-        var note = NoteReader.Read($"{string.Join(", ", known)}: {text}", Today.NoteContext());
+        var note = Read(known, text);
         if (!note.Complete)
             return Answer(Said.Refused(note));
         var outcome = await logbook.NoteAsync(Act, note);
@@ -97,6 +110,7 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook) : Garde
         if (IsHtmx)
             return Partial("_Said", said);
         TempData["Said"] = said.Words;
+        TempData["Undo"] = said.CanUndo;
         return Redirect("/bench");
     }
 

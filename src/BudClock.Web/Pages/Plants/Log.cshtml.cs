@@ -1,5 +1,7 @@
 using BudClock.Core.Advising;
 using BudClock.Core.Culture;
+using BudClock.Core.Notes;
+using BudClock.Core.Saying;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.Plants;
@@ -31,6 +33,28 @@ public sealed class LogModel(TodaysGarden glasshouse, Logbook logbook) : GardenP
 
     public bool CanBeNew => Old is null && OrganParts.Of(Chosen)?.Starts(Chosen) == true;
 
+    /// <summary>The kinds that are likely now, and then those that the habit knows; the rest are found by their words.</summary>
+    public IReadOnlyList<EntryKind> Likely =>
+        [
+            .. LikelyEntries
+                .For(Plant)
+                .Select(tap => tap.Kind)
+                .Concat(Plant.Situation?.Sheet.Signs.Select(sign => sign.Kind) ?? [])
+                .Append(EntryKinds.Note)
+                .Distinct()
+                .Take(MostLikely),
+        ];
+
+    const int MostLikely = 12;
+
+    /// <summary>All kinds that this plant can have; a picture has a form of its own.</summary>
+    public IEnumerable<EntryKind> Possible =>
+        EntryKinds.All.Where(kind =>
+            kind != EntryKinds.Photo
+            && kind != EntryKinds.PutOff
+            && (Plant.Situation?.Sheet is not { } sheet || PossibleKinds.Of(sheet).Contains(kind))
+        );
+
     public IEnumerable<Caution> Cautions => Core.Culture.Cautions.For(Chosen, Plant.Situation?.Sheet);
 
     public IActionResult OnGet(string tag, string? kind)
@@ -61,8 +85,17 @@ public sealed class LogModel(TodaysGarden glasshouse, Logbook logbook) : GardenP
             ? await logbook.LogAsync(Act, [Plant.Plant.Tag], [entry])
             : await logbook.AmendAsync(Act, Plant.Plant.Tag, Old, entry with { Mix = Old.Mix });
         Fault = outcome.Trouble;
-        return outcome.Done ? Redirect($"/plants/{Plant.Plant.Tag}") : Page();
+        if (!outcome.Done)
+            return Page();
+        TempData["Said"] = Old is null ? Said.Logged([Plant.Plant.Tag], [entry], Today).Words : $"Corrected on {Plant.Plant.Tag}: {entry.Words}.";
+        TempData["Undo"] = true;
+        return Redirect($"/plants/{Plant.Plant.Tag}");
     }
+
+    /// <summary>A kind by its name in files or by its words.</summary>
+    static EntryKind? Named(string? written) =>
+        EntryKinds.Find(written ?? "")
+        ?? EntryKinds.All.FirstOrDefault(kind => kind.Words.Equals(written?.Trim(), StringComparison.OrdinalIgnoreCase));
 
     bool Find(string tag, string? kind)
     {
@@ -70,7 +103,7 @@ public sealed class LogModel(TodaysGarden glasshouse, Logbook logbook) : GardenP
             return false;
         Plant = plant;
         Old = Amend is { } id ? plant.Plant.Entries.FirstOrDefault(entry => entry.Id == id && !entry.Struck) : null;
-        Chosen = Old?.Kind ?? EntryKinds.Find(kind ?? "") ?? Chosen;
+        Chosen = Old?.Kind ?? Named(kind) ?? Chosen;
         return Amend is null || Old is not null;
     }
 }

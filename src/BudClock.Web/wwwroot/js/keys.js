@@ -1,3 +1,11 @@
+// A likely entry by its number: a tap is pressed, a number is asked for.
+function likely(number) {
+  const tap = [...document.querySelectorAll('.likely > form')].filter((form) => form.checkVisibility())[number - 1];
+  const amount = tap?.querySelector('input[name=amount]:not([type=hidden])');
+  if (amount) amount.focus();
+  else tap?.querySelector('button').click();
+}
+
 // Keys on the Round and the plant page. They press what is already there, so each has a button or link of its own.
 const press = (selector) => document.querySelector(selector)?.click();
 
@@ -22,7 +30,7 @@ document.addEventListener('keydown', (event) => {
   const typing = event.target.closest('input, textarea, select, dialog');
   if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
   if (event.key === 'Enter' && event.target.closest('a, button, summary')) return;
-  const act = keys[event.key];
+  const act = /^[1-9]$/.test(event.key) ? () => likely(Number(event.key)) : keys[event.key];
   if (!act) return;
   event.preventDefault();
   act();

@@ -1,0 +1,119 @@
+using OpenQA.Selenium;
+
+namespace BudClock.Web.Tests.Browser;
+
+/// <summary>The note line under the hand, and the first days of a garden.</summary>
+public class FirstDaysTests
+{
+    [Fact]
+    public async Task Forty_plants_are_pasted_three_mended_taken_in_and_taken_back()
+    {
+        await using var site = await Site.DemoAsync();
+        var before = await Garden(site);
+        using var browser = new Chromium(site.Address).Open("/plants/list");
+        string[] names = ["Phalenopsis", "Lycaste aromatica", "African violet", "Hoya carnosa", "Clivia miniata"];
+        var lines = Enumerable.Range(0, 40).Select(i => i == 39 ? "Frobnicatrix" : names[i == 0 ? 0 : 1 + (i % 4)]);
+        browser.Run("document.getElementById('list-text').value = arguments[0]", string.Join("\n", lines));
+        browser.ClickThrough(".taking form .btn-ink");
+        browser.Sees(".taking [role=status]", "40 plants, 2 to look at. Nothing is written yet.");
+
+        browser.ClickThrough("button[name=meant]"); // Phalaenopsis was meant
+        browser.Sees(".taking [role=status]", "40 plants, 1 to look at.");
+        browser.Run("document.querySelector('[name=\"Rows[1].Tag\"]').value = 'GRAN-1'");
+        browser.Run("document.querySelector('[name=\"Rows[1].Place\"]').value = 'Porch'");
+        browser.Run("document.querySelector('[name=\"Rows[39].Taxon\"]').value = 'Masdevallia'");
+        browser.ClickThrough(".sticky-taps .btn-line");
+        browser.Sees(".taking [role=status]", "40 plants. New places: Porch. Nothing is written yet.");
+        browser.ClickThrough(".sticky-taps .btn-ink");
+        browser.Sees("#said", "40 plants are taken in.");
+        Assert.Contains("GRAN-1", await Garden(site));
+
+        browser.Click("#said form button");
+        browser.Sees("#said", "Taken back: 40 plants taken in.");
+        Assert.Equal(before, await Garden(site));
+        Assert.Empty(browser.ConsoleErrors);
+    }
+
+    static Task<string> Garden(Site site) => site.Http.GetStringAsync("/api/garden", TestContext.Current.CancellationToken);
+
+    [Fact]
+    public async Task Five_looks_are_answered_with_one_key_each()
+    {
+        await using var site = await Site.DemoAsync();
+        using var browser = new Chromium(site.Address).Open("/");
+        for (var answered = 0; answered < 5; answered++)
+        {
+            // On to the next that only asks to be looked at, and that a tap answers.
+            for (var steps = 0; steps < 40 && !Asks(browser); steps++)
+            {
+                var was = browser.Words(".row-plant.chosen");
+                browser.Press("j");
+                browser.Until(() => browser.Words(".row-plant.chosen") != was);
+            }
+            var row = browser.Words(".row-plant.chosen");
+            browser.Press("1");
+            browser.Until(() => browser.Words("#said").StartsWith("Logged on ", StringComparison.Ordinal) && browser.Words(".row-plant.chosen") != row);
+            browser.Run("document.getElementById('said').textContent = ''");
+        }
+        Assert.Empty(browser.ConsoleErrors);
+    }
+
+    static bool Asks(Chromium browser) =>
+        (bool)browser.Run(
+            "const row = document.querySelector('.row-plant.chosen'); const tap = document.querySelector('.why .likely > form');"
+                + "return !!row?.textContent.includes('Look') && !!tap && !tap.querySelector('input[name=amount]:not([type=hidden])')"
+        )!;
+
+    [Fact]
+    public async Task A_slip_is_put_right_by_the_tab_key_and_what_is_read_is_said()
+    {
+        await using var site = await Site.DemoAsync();
+        using var browser = new Chromium(site.Address).Open("/");
+        browser.Find("#note-text").SendKeys("lyc-01 rotos 12 cm");
+        browser.Sees("#said .taken", "read “rotos” as roots");
+        browser.Find("#note-text").Clear();
+        browser.Find("#note-text").SendKeys("lyc-01 wrinkeld");
+        browser.Sees("#said .take", "wrinkled");
+        browser.Press(Keys.Tab);
+        browser.Until(() => browser.Find("#note-text").GetAttribute("value") == "lyc-01 wrinkled ");
+        browser.Press(Keys.Enter);
+        browser.Sees("#said", "Logged on LYC-01: Bulbs wrinkled.");
+        Assert.Empty(browser.ConsoleErrors);
+    }
+
+    [Fact]
+    public async Task A_thumb_writes_a_line_and_a_sentence_is_kept_by_a_second_enter()
+    {
+        await using var site = await Site.DemoAsync();
+        using var browser = new Chromium(site.Address, 390, 844).Open("/");
+        browser.Find("#note-text").SendKeys("cat-01 the bees found it" + Keys.Enter);
+        browser.Sees("#said .keep", "Keep it as a note?");
+        Assert.DoesNotContain("the bees found it", await Garden(site));
+        browser.Press(Keys.Enter);
+        browser.Sees("#said", "Logged on CAT-01: Note the bees found it.");
+        browser.Find("#note-text").SendKeys("lick one roots twelve centimetres");
+        browser.Sees("#said .understood", "LYC-01 Roots 12 cm");
+        browser.Click(".note-log");
+        browser.Sees("#said", "Logged on LYC-01: Roots 12 cm.");
+        Assert.Equal(0L, browser.Run("return Math.max(0, document.documentElement.scrollWidth - innerWidth)"));
+    }
+
+    [Fact]
+    public async Task On_the_bench_ticks_outlive_a_filter_and_the_line_is_read_as_it_is_typed()
+    {
+        await using var site = await Site.DemoAsync();
+        using var browser = new Chromium(site.Address).Open("/bench?q=hoya");
+        browser.Click("[data-tick-all]");
+        browser.Sees("#ticks", "2 ticked");
+        browser.Find("input[type=search]").Clear();
+        browser.Find("input[type=search]").SendKeys("clivia");
+        browser.Until(() => browser.All(".tile").Count == 1);
+        browser.Click(".tile input");
+        browser.Sees("#ticks", "3 ticked");
+        browser.Find("#many [name=text]").SendKeys("watered 200 ml");
+        browser.Sees("#said .understood", "3 plants Watered 200 mL");
+        browser.Press(Keys.Enter);
+        browser.Sees("#said", "Logged on 3 plants: Watered 200 mL.");
+        Assert.Empty(browser.ConsoleErrors);
+    }
+}
