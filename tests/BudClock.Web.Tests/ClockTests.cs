@@ -34,8 +34,7 @@ public class ClockTests
         await site.PostAsync(
             "/start?handler=Position",
             ("Form.Name", "Mine"),
-            ("Form.Latitude", "51.5"),
-            ("Form.Longitude", "0.7"),
+            ("Form.Where", "51.5 N 0.7 E"),
             ("Form.TimeZone", "Europe/London")
         );
         await site.PostAsync("/plants/new", ("Form.Tag", "LYC-01"), ("Form.Taxon", "Lycaste"));
@@ -55,8 +54,7 @@ public class ClockTests
         await site.PostAsync(
             "/start?handler=Position",
             ("Form.Name", "Mine"),
-            ("Form.Latitude", "51.5"),
-            ("Form.Longitude", "0.7"),
+            ("Form.Where", "51.5 N 0.7 E"),
             ("Form.TimeZone", "Europe/London")
         );
         await site.PostAsync("/plants/new", ("Form.Tag", "LYC-01"), ("Form.Taxon", "Lycaste"));

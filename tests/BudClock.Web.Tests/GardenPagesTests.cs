@@ -177,7 +177,7 @@ public class GardenPagesTests
     public async Task A_night_written_down_opens_the_gate_for_that_place()
     {
         await using var site = await Site.EmptyAsync(new(2031, 5, 24));
-        await StartAsync(site, "51.5", "0.7", "Europe/London");
+        await StartAsync(site, "51.5 N 0.7 E", "Europe/London");
         await site.PostAsync("/plants/new", ("Form.Tag", "LYC-01"), ("Form.Taxon", "Lycaste"), ("Form.Place", "bench"));
         await site.PostAsync("/notes", ("text", "lyc-01 new growth 10 april"));
         await site.PostAsync("/notes", ("text", "lyc-01 roots 11 cm"));
@@ -209,7 +209,7 @@ public class GardenPagesTests
     public async Task In_the_south_december_is_on_top_of_the_dial()
     {
         await using var site = await Site.EmptyAsync(new(2031, 11, 24));
-        await StartAsync(site, "-33.9", "18.4", "Africa/Johannesburg");
+        await StartAsync(site, "33.9 S 18.4 E", "Africa/Johannesburg");
         await site.PostAsync("/plants/new", ("Form.Tag", "LYC-01"), ("Form.Taxon", "Lycaste"));
         var months = (await site.PageAsync("/plants/LYC-01")).QuerySelectorAll(".dial .month");
         Assert.Equal("Dec", months.MinBy(m => double.Parse(m.GetAttribute("y")!)).Words());
@@ -217,15 +217,15 @@ public class GardenPagesTests
     }
 
     [Theory]
-    [InlineData("91", "0", "Write degrees from −90 to 90")]
-    [InlineData("north", "0", "Write degrees from −90 to 90")]
-    [InlineData("51.5", "", "Write degrees from −180 to 180")]
-    public async Task A_garden_that_is_nowhere_on_earth_is_asked_again(string latitude, string longitude, string sentence)
+    [InlineData("91, 0", "\"91, 0\" is no position")]
+    [InlineData("north", "\"north\" is no position")]
+    [InlineData("40.7 N 74 W", "There the sun is about 5 hours behind Greenwich, and that zone is not.")]
+    public async Task A_garden_that_is_nowhere_on_earth_is_asked_again(string where, string sentence)
     {
         await using var site = await Site.EmptyAsync();
-        var page = await StartAsync(site, latitude, longitude, "Europe/London");
+        var page = await StartAsync(site, where, "Europe/London");
         Assert.Contains(sentence, page.QuerySelector("main").Words());
-        Assert.Equal(latitude, page.QuerySelector("#latitude")!.GetAttribute("value"));
+        Assert.Equal(where, page.QuerySelector("#where")!.GetAttribute("value"));
     }
 
     [Fact]
@@ -262,8 +262,8 @@ public class GardenPagesTests
         );
         var garden = await site.PageAsync("/garden");
         Assert.Equal(
-            ("Lighthouse glass", "51.5"),
-            (garden.QuerySelector("#garden-name")!.GetAttribute("value"), garden.QuerySelector("#latitude")!.GetAttribute("value"))
+            ("Lighthouse glass", "51.5° N, 0.7° E"),
+            (garden.QuerySelector("#garden-name")!.GetAttribute("value"), garden.QuerySelector("#where")!.GetAttribute("value"))
         );
         Assert.NotNull((await site.PageAsync("/bench?q=new-01")).QuerySelector(".tile"));
     }
@@ -283,12 +283,11 @@ public class GardenPagesTests
         Task<string> Pragma(string sql) => db.Database.SqlQueryRaw<string>(sql).SingleAsync(Stop);
     }
 
-    static Task<AngleSharp.Dom.IDocument> StartAsync(Site site, string latitude, string longitude, string zone) =>
+    static Task<AngleSharp.Dom.IDocument> StartAsync(Site site, string where, string zone) =>
         site.PostAsync(
             "/start?handler=Position",
             ("Form.Name", "Mine"),
-            ("Form.Latitude", latitude),
-            ("Form.Longitude", longitude),
+            ("Form.Where", where),
             ("Form.TimeZone", zone)
         );
 

@@ -145,8 +145,7 @@ public class MixingPageTests
         await site.PostAsync(
             "/start?handler=Position",
             ("Form.Name", "Mine"),
-            ("Form.Latitude", "51"),
-            ("Form.Longitude", "0"),
+            ("Form.Where", "51 N 0 E"),
             ("Form.TimeZone", "UTC")
         );
         var page = await site.PageAsync("/mixing");
@@ -166,8 +165,7 @@ public class MixingPageTests
         await site.PostAsync(
             "/start?handler=Position",
             ("Form.Name", "Mine"),
-            ("Form.Latitude", "51"),
-            ("Form.Longitude", "0"),
+            ("Form.Where", "51 N 0 E"),
             ("Form.TimeZone", "UTC")
         );
         await site.PostAsync(
@@ -198,8 +196,7 @@ public class MixingPageTests
         await site.PostAsync(
             "/garden",
             ("Form.Name", "Lighthouse glass"),
-            ("Form.Latitude", "51.5"),
-            ("Form.Longitude", "0.7"),
+            ("Form.Where", "51.5 N 0.7 E"),
             ("Form.TimeZone", "Europe/London"),
             ("Form.UsUnits", "true")
         );

@@ -51,8 +51,7 @@ public class NurseryTests
         await site.PostAsync(
             "/start?handler=Position",
             ("Form.Name", "Nursery"),
-            ("Form.Latitude", "51.5"),
-            ("Form.Longitude", "0.7"),
+            ("Form.Where", "51.5 N 0.7 E"),
             ("Form.TimeZone", "Europe/London")
         );
         var plants = Enumerable

@@ -140,8 +140,7 @@ public class PicturesTests
         await other.PostAsync(
             "/start?handler=Position",
             ("Form.Name", "Mine"),
-            ("Form.Latitude", "51.5"),
-            ("Form.Longitude", "0.7"),
+            ("Form.Where", "51.5 N 0.7 E"),
             ("Form.TimeZone", "Europe/London")
         );
         Assert.Contains("38 new plants", (await other.ImportAsync("garden.zip", zip)).QuerySelector(".done").Words());

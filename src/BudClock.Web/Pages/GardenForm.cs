@@ -1,4 +1,3 @@
-using System.Globalization;
 using Microsoft.AspNetCore.Mvc.ModelBinding;
 
 namespace BudClock.Web.Pages;
@@ -9,10 +8,20 @@ public sealed class GardenForm
     public const int LongestName = 60;
 
     public string? Name { get; set; }
-    public string? Latitude { get; set; }
-    public string? Longitude { get; set; }
+
+    /// <summary>The position in any common form: "40.7 N 74 W".</summary>
+    public string? Where { get; set; }
     public string? TimeZone { get; set; }
     public bool UsUnits { get; set; }
+
+    /// <summary>The zone is right although the sun there says otherwise.</summary>
+    public bool ZoneIsRight { get; set; }
+
+    /// <summary>The zone was asked about, so that the answer can be given.</summary>
+    public bool ZoneAsked { get; private set; }
+
+    /// <summary>The position as read; null for none.</summary>
+    public Coordinates? Position => Coordinates.Read(Where);
 
     /// <summary>Every time zone known here, by IANA name.</summary>
     public static IReadOnlyList<string> TimeZones { get; } =
@@ -28,20 +37,23 @@ public sealed class GardenForm
         new()
         {
             Name = garden.Name,
-            Latitude = garden.Latitude?.ToString("0.####", CultureInfo.InvariantCulture),
-            Longitude = garden.Longitude?.ToString("0.####", CultureInfo.InvariantCulture),
+            Where = garden is { Latitude: { } north, Longitude: { } east } ? new Coordinates(north, east).ToString() : null,
+            ZoneIsRight = true,
             TimeZone = garden.TimeZone ?? "UTC",
             UsUnits = garden.UsUnits,
         };
 
-    public Garden? Read(ModelStateDictionary faults)
+    /// <param name="known">The garden as it is: a position that was not changed stays to the last digit.</param>
+    public Garden? Read(ModelStateDictionary faults, Garden? known = null)
     {
         var name = ReadName(faults);
-        var (latitude, longitude) = ReadPosition(faults);
-        return faults.IsValid ? new(name!, latitude, longitude, TimeZone, UsUnits) : null;
+        var position = ReadPosition(faults);
+        if (known is { Latitude: { } north, Longitude: { } east } && Where == Of(known).Where)
+            position = new(north, east);
+        return faults.IsValid ? new(name!, position!.Latitude, position.Longitude, TimeZone, UsUnits) : null;
     }
 
-    public string? ReadName(ModelStateDictionary faults)
+    string? ReadName(ModelStateDictionary faults)
     {
         var name = Name?.Trim() ?? "";
         if (name.Length is > 0 and <= LongestName)
@@ -50,24 +62,23 @@ public sealed class GardenForm
         return null;
     }
 
-    public (double? Latitude, double? Longitude) ReadPosition(ModelStateDictionary faults)
+    Coordinates? ReadPosition(ModelStateDictionary faults)
     {
+        if (Position is not { } position)
+            faults.AddModelError("Form.Where", $"\"{Where}\" is no position; write it like 51.5 N 0.7 E, or tap the map.");
+        else if (TimeZone is not null && TimeZoneInfo.TryFindSystemTimeZoneById(TimeZone, out var zone))
+            CheckZone(position, zone, faults);
         if (TimeZone is null || !TimeZoneInfo.TryFindSystemTimeZoneById(TimeZone, out _))
             faults.AddModelError("Form.TimeZone", "Choose a time zone.");
-        return (
-            Degrees(Latitude, 90, "Form.Latitude", "north", "south", faults),
-            Degrees(Longitude, 180, "Form.Longitude", "east", "west", faults)
-        );
+        return Position;
     }
 
-    static double? Degrees(string? text, double limit, string field, string plus, string minus, ModelStateDictionary faults)
+    /// <summary>A zone that the sun contradicts is asked about once.</summary>
+    void CheckZone(Coordinates position, TimeZoneInfo zone, ModelStateDictionary faults)
     {
-        if (AmountReader.Read(text, null) is { Unit: null } read && Math.Abs(read.Value) <= limit)
-            return read.Value;
-        faults.AddModelError(
-            field,
-            $"Write degrees from −{limit} to {limit}: {plus} is plain, {minus} has a minus, such as {(limit > 90 ? "0.7" : "51.5")}."
-        );
-        return null;
+        if (ZoneIsRight || position.ZoneFault(zone) is not { } fault)
+            return;
+        ZoneAsked = true;
+        faults.AddModelError("Form.TimeZone", $"{fault} Choose another, or say that it is right.");
     }
 }

@@ -116,4 +116,52 @@ public class FirstDaysTests
         browser.Sees("#said", "Logged on 3 plants: Watered 200 mL.");
         Assert.Empty(browser.ConsoleErrors);
     }
+
+    [Fact]
+    public async Task A_garden_in_the_states_stays_as_it_was_through_three_saves()
+    {
+        await using var site = await Site.EmptyAsync(new(2031, 5, 24));
+        using var browser = new Chromium(site.Address).Open("/start");
+        browser.Find("#garden-name").SendKeys("Back porch");
+        browser.Find("#where").SendKeys("40.7 N 74 W");
+        browser.Run("document.getElementById('time-zone').value = 'America/New_York'");
+        browser.Click("#us-units");
+        browser.ClickThrough(".fields .btn-ink");
+        browser.Find("#Form_Taxon").SendKeys("Lycaste aromatica");
+        browser.Sees("#sheet-found", "LYC-01");
+        browser.Find("#Form_PotDiameter").SendKeys("4 1/4");
+        browser.Find("#Form_PotHeight").SendKeys("4");
+        browser.ClickThrough(".fields .btn-ink");
+        var before = await Pot(site);
+        Assert.Contains("\"diameterCm\": 10.8", before); // 4 1/4 in is 10.795 cm
+        for (var saves = 0; saves < 3; saves++)
+        {
+            browser.Open("/plants/LYC-01/edit");
+            Assert.Equal("4.25", browser.Find("#Form_PotDiameter").GetAttribute("value"));
+            browser.ClickThrough(".fields .btn-ink");
+            Assert.Equal(before, await Pot(site));
+        }
+        Assert.Empty(browser.ConsoleErrors);
+    }
+
+    /// <summary>The garden's file but for the count of saves.</summary>
+    static async Task<string> Pot(Site site) =>
+        System.Text.RegularExpressions.Regex.Replace(await Garden(site), "\"version\": \\d+", "");
+
+    [Fact]
+    public async Task A_tap_on_the_map_says_where_and_a_garden_file_begins_a_garden()
+    {
+        await using var site = await Site.DemoAsync();
+        var file = Path.Combine(Directory.CreateTempSubdirectory("bud-clock-file-").FullName, "garden.json");
+        await File.WriteAllTextAsync(file, await Garden(site), TestContext.Current.CancellationToken);
+        await using var empty = await Site.EmptyAsync(new(2031, 5, 24));
+        using var browser = new Chromium(empty.Address).Open("/");
+        browser.Click("#world");
+        browser.Until(() => browser.Find("#where").GetAttribute("value")!.Length > 0);
+        Assert.Matches(@"^[\d.]+ [NS] [\d.]+ [EW]$", browser.Find("#where").GetAttribute("value"));
+        browser.Find("input[type=file]").SendKeys(file);
+        browser.ClickThrough("form[enctype] .btn");
+        browser.Sees("h1", "Saturday round");
+        Assert.Equal(await Garden(site), await Garden(empty));
+    }
 }

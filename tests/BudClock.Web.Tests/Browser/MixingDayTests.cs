@@ -116,8 +116,7 @@ public class MixingDayTests
         await site.PostAsync(
             "/start?handler=Position",
             ("Form.Name", "Mine"),
-            ("Form.Latitude", "51.5"),
-            ("Form.Longitude", "0.7"),
+            ("Form.Where", "51.5 N 0.7 E"),
             ("Form.TimeZone", "UTC")
         );
         await site.PostAsync(

@@ -77,7 +77,7 @@ public class RecordTests
         await using var site = await Site.DemoAsync();
         using var browser = new Chromium(site.Address, 390, 844).Open("/plants/CLD-01/log");
         browser.Run(
-            "const s = document.querySelector('select[name=kind]'); s.value = 'tuber'; s.dispatchEvent(new Event('change', { bubbles: "
+            "const s = document.querySelector('input[name=kind]'); s.value = 'Tuber'; s.dispatchEvent(new Event('change', { bubbles: "
                 + "true }))"
         );
         browser.Sees("#entry-fields h2", "Tuber");

@@ -147,12 +147,12 @@ public class WakingPlantTests
     {
         await using var site = await Site.EmptyAsync(new(2031, 5, 24));
         using var browser = new Chromium(site.Address).Open("/");
-        browser.Find("#garden-name").SendKeys("My sill" + Keys.Enter);
-        browser.Find("#latitude").SendKeys("51.5");
-        browser.Find("#longitude").SendKeys("0.7" + Keys.Enter);
-        browser.Find("#Form_Tag").SendKeys("LYC-01");
+        browser.Find("#garden-name").SendKeys("My sill");
+        browser.Run("const z = document.getElementById('time-zone'); z.value = 'Europe/London'");
+        browser.Find("#where").SendKeys("51°30' N 0°42' E" + Keys.Enter);
         browser.Find("#Form_Taxon").SendKeys("Lycaste aromatica");
         browser.Sees("#sheet-found", "Leafless pseudobulbs, dry rest");
+        browser.Sees("#sheet-found", "LYC-01");
         browser.Press(Keys.Enter);
         browser.Find("#note-text").SendKeys("lyc-01 new growth 20 april" + Keys.Enter);
         browser.Sees(".advice", "No new roots yet: water would only sour the base.");

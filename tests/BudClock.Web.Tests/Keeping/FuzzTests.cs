@@ -169,7 +169,7 @@ public class FuzzTests
         ("/trays", ["Name", "Kind", "Place", "Tags"]),
         ("/sheets/clivia?handler=Save", ["Name", "Value", "Plant", "School"]),
         ("/sheets/clivia?handler=Try", ["Name", "Value", "Plant"]),
-        ("/garden", ["Form.Name", "Form.Latitude", "Form.Longitude", "Form.TimeZone", "Form.UsUnits"]),
+        ("/garden", ["Form.Name", "Form.Where", "Form.TimeZone", "Form.UsUnits"]),
         ("/garden?handler=Way", ["Sent", "Way", "GardenToo"]),
         ("/garden/csv?handler=Write", ["Text", "Columns[tag]", "Columns[on]"]),
         ("/mixing/waters", ["Name", "Tds", "Ec", "Ph", "Kind", "Measured"]),

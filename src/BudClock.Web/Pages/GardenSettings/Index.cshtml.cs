@@ -50,7 +50,7 @@ public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store, Logbo
     public async Task<IActionResult> OnPostAsync()
     {
         Acts = await store.ActsAsync(ActsShown);
-        if (Form.Read(ModelState) is not { } garden)
+        if (Form.Read(ModelState, Today.Garden) is not { } garden)
             return Page();
         var outcome = await logbook.WriteAsync(Act, $"The garden {garden.Name}", Changes.Garden(garden));
         (Done, Faults) = outcome.Done ? ("Saved.", Faults) : (null, [outcome.Trouble!]);

@@ -80,7 +80,7 @@ public sealed class PlantForm
     /// <summary>The plant as the form gives it, or null with the faults noted beside their fields.</summary>
     public Plant? Read(Plant? known, GardenDay today, ModelStateDictionary faults)
     {
-        var tag = known?.Tag ?? Tag?.Trim() ?? "";
+        var tag = known?.Tag ?? Blank(Tag) ?? Tags.Propose(Taxon, today.Tags);
         if (known is null && !Tags.Sound(tag))
             faults.AddModelError("Form.Tag", "A tag has letters, digits and hyphens, at most 20, such as LYC-01.");
         else if (known is null && today.Find(tag) is not null)

@@ -33,6 +33,17 @@
     else return;
     show();
   });
+  // A reading that was still on its way when the line was logged would wipe the answer away.
+  let sent = null;
+  const line = form.elements.text;
+  document.body.addEventListener('htmx:beforeRequest', (event) => {
+    if (event.detail.elt === form) sent = line.value;
+    else if (event.detail.elt === line && line.value === sent) event.preventDefault();
+    else if (event.detail.elt === line) sent = null;
+  });
+  document.body.addEventListener('journal-changed', () => {
+    if (sent !== null) line.value = sent = '';
+  });
   document.body.addEventListener('htmx:afterSwap', show);
   show();
 })();
