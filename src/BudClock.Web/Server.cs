@@ -120,6 +120,7 @@ public static class Server
         app.UseStatusCodePagesWithReExecute("/trouble", "?code={0}");
         app.UseStaticFiles();
         app.UseRouting();
+        app.UseMiddleware<UnitsAtTheEdge>();
         app.MapRazorPages();
         app.MapGardenApi();
         app.MapPictures();

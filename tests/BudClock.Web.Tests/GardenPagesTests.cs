@@ -174,6 +174,28 @@ public class GardenPagesTests
     }
 
     [Fact]
+    public async Task A_garden_with_us_units_speaks_them_on_every_page_and_programs_stay_metric()
+    {
+        await using var site = await Site.DemoAsync();
+        await site.PostAsync(
+            "/garden",
+            ("Form.Name", "Lighthouse glass"),
+            ("Form.Where", "51.5 N 0.7 E"),
+            ("Form.TimeZone", "Europe/London"),
+            ("Form.UsUnits", "true")
+        );
+        foreach (var path in (string[])["/", "/?selected=CAL-02", "/plants/CAL-02", "/plants/ONC-02", "/bench", "/store", "/trays", "/places", "/sitter", "/mixing"])
+        {
+            var words = (await site.PageAsync(path)).QuerySelector("main").Words();
+            Assert.DoesNotMatch(@"\d (cm|mL|°C)\b", words);
+        }
+        Assert.Contains("Roots 3.3 of 3.9 in", (await site.PageAsync("/plants/CAL-02")).QuerySelector("main").Words());
+        var advice = await site.Http.GetStringAsync("/api/plants/CAL-02/advice", Stop);
+        Assert.Contains("8.5", advice);
+        Assert.Contains("\"unit\": \"cm\"", advice);
+    }
+
+    [Fact]
     public async Task A_night_written_down_opens_the_gate_for_that_place()
     {
         await using var site = await Site.EmptyAsync(new(2031, 5, 24));

@@ -26,7 +26,8 @@ public sealed record RootChart(
     const double Bottom = 170;
 
     /// <summary>Null when no root has been measured since the plant woke.</summary>
-    public static RootChart? Of(Situation? now)
+    /// <param name="unit">The unit of the lines across, cm where none is given.</param>
+    public static RootChart? Of(Situation? now, Unit? unit = null)
     {
         if (now is null || now.NewRoots.Series.Count == 0 || now.Sheet.Rule("W1") is null)
             return null;
@@ -38,7 +39,7 @@ public sealed record RootChart(
         var points = series.Select(m => new ChartPoint(scale.X(m.On), scale.Y(m.Cm), $"{Dates.Short(m.On)}: {Cm(m.Cm)}")).ToList();
         return new(
             points,
-            [.. scale.Lines()],
+            [.. scale.Lines(unit ?? Unit.Cm)],
             new(Left, scale.Y(need), Right, scale.Y(need), Cm(need)),
             $"needs {Cm(need)}",
             Band(projection, scale),
@@ -95,14 +96,15 @@ public sealed record RootChart(
 
         public double Y(double cm) => Bottom - ((Bottom - Top) * cm / TopCm);
 
-        public IEnumerable<ChartLine> Lines()
+        public IEnumerable<ChartLine> Lines(Unit unit)
         {
+            var top = TopCm / unit.Factor;
             var step =
-                TopCm > 12 ? 5.0
-                : TopCm > 5 ? 2.0
+                top > 12 ? 5.0
+                : top > 5 ? 2.0
                 : 1.0;
-            for (var cm = 0.0; cm <= TopCm; cm += step)
-                yield return new(Left, Y(cm), Right, Y(cm), cm.ToString("0", CultureInfo.InvariantCulture));
+            for (var at = 0.0; at <= top; at += step)
+                yield return new(Left, Y(at * unit.Factor), Right, Y(at * unit.Factor), at.ToString("0", CultureInfo.InvariantCulture));
         }
     }
 }

@@ -19,7 +19,8 @@ public sealed record SeriesChart(
     const double Top = 12;
     const double Bottom = 142;
 
-    public static SeriesChart Of(OrganSeries series, OrganSeries? before)
+    /// <param name="unit">The unit of the lines across, cm where none is given.</param>
+    public static SeriesChart Of(OrganSeries series, OrganSeries? before, Unit? unit = null)
     {
         var days = Math.Max(7, Age(series, series.Last));
         var earlier = (before?.Points ?? []).Where(p => Age(before!, p) <= days * 1.5).ToList();
@@ -31,7 +32,7 @@ public sealed record SeriesChart(
             series.Label,
             Points(series, series.Points),
             before is null ? [] : Points(before, earlier),
-            [.. Lines(top)],
+            [.. Lines(top, unit ?? Unit.Cm)],
             [new(Left, "day 0", "start", false), new(Right, $"day {longest}", "end", false)],
             pace,
             pace is null ? last : $"{last}, {pace.Words}"
@@ -49,15 +50,16 @@ public sealed record SeriesChart(
 
     static int Age(OrganSeries series, Measurement point) => point.On.DayNumber - series.Start.DayNumber;
 
-    /// <summary>Three or four lines at round centimetres.</summary>
-    static IEnumerable<ChartLine> Lines(double top)
+    /// <summary>Three or four lines at round lengths.</summary>
+    static IEnumerable<ChartLine> Lines(double topCm, Unit unit)
     {
+        var top = topCm / unit.Factor;
         double[] steps = [0.5, 1, 2, 5, 10, 20, 50, 100];
         var step = steps.First(s => top / s <= 5 || s == steps[^1]);
-        for (var cm = 0.0; cm <= top; cm += step)
+        for (var at = 0.0; at <= top; at += step)
         {
-            var y = Bottom - ((Bottom - Top) * cm / top);
-            yield return new(Left, y, Right, y, cm.ToString("0.#", CultureInfo.InvariantCulture));
+            var y = Bottom - ((Bottom - Top) * at / top);
+            yield return new(Left, y, Right, y, at.ToString("0.#", CultureInfo.InvariantCulture));
         }
     }
 }

@@ -80,7 +80,10 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
 
     public YearDial Dial => YearDial.Of(Assessment, Today.Garden);
 
-    public RootChart? Roots => RootChart.Of(Assessment.Situation);
+    public RootChart? Roots => RootChart.Of(Assessment.Situation, LengthUnit);
+
+    /// <summary>What lengths are drawn in.</summary>
+    public Unit LengthUnit => Unit.Default(Dimension.Length, Today.Garden.UsUnits)!;
 
     /// <summary>How the roots of the root chart move.</summary>
     public Pace? RootPace =>
@@ -95,7 +98,7 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
                 .Where(s =>
                     s.Points.Count > 1 && s.Last.On > Today.Day.AddDays(-60) && !(s.Kind == EntryKinds.RootLength && Roots is not null)
                 )
-                .Select(s => SeriesChart.Of(s, s.YearBefore(AllSeries))),
+                .Select(s => SeriesChart.Of(s, s.YearBefore(AllSeries), LengthUnit)),
         ];
 
     public GrowthAgainst? Against => Assessment.Situation is { } now ? GrowthAgainst.Read(AllSeries, now.Journal, Plant.Organs) : null;
