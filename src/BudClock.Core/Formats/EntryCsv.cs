@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Security.Cryptography;
 using System.Text;
+using BudClock.Core.Notes;
 using CsvHelper;
 using CsvHelper.Configuration;
 
@@ -16,7 +17,16 @@ public sealed record CsvRead(
     IReadOnlyDictionary<string, string?> Columns,
     IReadOnlyList<CsvRow> Rows,
     IReadOnlyList<FileFault> Faults
-);
+)
+{
+    /// <summary>Columns of which nothing is read.</summary>
+    public IEnumerable<string> Left => Headers.Where(header => header.Trim().Length > 0 && !Columns.Values.Contains(header));
+}
+
+/// <summary>How the words of a CSV are read.</summary>
+/// <param name="Notes">The garden's names and the words of the note line; null knows tags and kinds only.</param>
+/// <param name="MonthFirst">"5/4/2031" is the 4th of May.</param>
+public sealed record CsvWords(NoteContext? Notes = null, bool MonthFirst = false);
 
 /// <summary>The entry.</summary>
 public sealed record CsvRow(string Tag, Entry Entry);
@@ -50,7 +60,17 @@ public static class EntryCsv
     const string Runs = "=+-@\t\r'";
 
     static readonly string[] Required = ["tag", "on", "kind"];
-    static readonly string[] DateFormats = ["yyyy-MM-dd", "d MMM yyyy", "d MMMM yyyy", "d.M.yyyy"];
+    static readonly string[] DateFormats = ["yyyy-MM-dd", "d MMM yyyy", "d MMMM yyyy", "d.M.yyyy", "MMM d yyyy", "MMMM d yyyy", "MMMM d, yyyy"];
+    static readonly string[] DayFirst = [.. DateFormats, "d/M/yyyy", "d/M/yy"];
+    static readonly string[] MonthFirst = [.. DateFormats, "M/d/yyyy", "M/d/yy"];
+
+    /// <summary>A file that can be filled in: the usual columns, a line for each way of writing one.</summary>
+    public const string Example =
+        "tag,on,kind,value,unit,text\r\n"
+        + "LYC-01,2031-05-20,root-length,11,cm,\r\n"
+        + "LYC-01,2031-05-21,bulbs,,,wrinkled\r\n"
+        + "LYC-01,2031-05-22,watered,300,mL,from below\r\n"
+        + "LYC-01,2031-05-23,repotted,,,\"into 12 cm clay, bark\"\r\n";
 
     // Lines end in CRLF by default; set by hand, a lone line feed within a field would not be quoted any more.
     static readonly CsvConfiguration Config = new(CultureInfo.InvariantCulture);
@@ -98,7 +118,8 @@ public static class EntryCsv
         string text,
         IReadOnlyDictionary<string, string?>? chosen,
         IReadOnlyDictionary<string, Plant> plants,
-        DateOnly latest
+        DateOnly latest,
+        CsvWords? words = null
     )
     {
         var faults = new List<FileFault>();
@@ -124,7 +145,7 @@ public static class EntryCsv
         );
         return faults.Count > 0
             ? new(headers, columns, [], faults)
-            : new(headers, columns, new Rows(csv, columns, plants, latest, faults).Read(), faults);
+            : new(headers, columns, new Rows(csv, columns, plants, latest, words ?? new(), faults).Read(), faults);
     }
 
     static Dictionary<string, string?> Match(string[] headers, IReadOnlyDictionary<string, string?>? chosen) =>
@@ -144,6 +165,7 @@ public static class EntryCsv
         Dictionary<string, string?> columns,
         IReadOnlyDictionary<string, Plant> plants,
         DateOnly latest,
+        CsvWords words,
         List<FileFault> faults
     )
     {
@@ -164,8 +186,10 @@ public static class EntryCsv
         CsvRow? Row()
         {
             var before = faults.Count;
-            var (plant, kind, on) = (Plant(), Kind(), Day());
-            var (amount, text) = (Amount(kind), Field("text"));
+            var (plant, on) = (Plant(), Day());
+            var said = plant is null ? null : AsNote(plant);
+            var kind = said?.Kind ?? Kind();
+            var (amount, text) = said is null ? (Amount(kind), Field("text")) : (said.Amount, said.Text);
             if (faults.Count > before || plant is null || kind is null || on is not { } day)
                 return null;
             if (EntryCheck.Fault(kind, day, amount, text, latest) is { } fault)
@@ -200,18 +224,35 @@ public static class EntryCsv
         Plant? Plant()
         {
             var tag = Field("tag") ?? "";
-            var plant = plants.GetValueOrDefault(tag);
+            var plant = plants.GetValueOrDefault(tag) ?? Named(tag);
             if (plant is null)
                 Wrong(tag.Length == 0 ? "there is no tag" : $"no plant here is tagged \"{tag}\"");
             return plant;
         }
 
+        /// <summary>The one plant of a name, where the garden's names are known.</summary>
+        Plant? Named(string name) =>
+            words.Notes?.Index is { } index && Subjects.Find(name, index) is [{ Tags: [var tag], Place: null }] ? plants.GetValueOrDefault(tag) : null;
+
+        /// <summary>A row whose kind is a word of the note line, read as that line would be; null for a kind by its name.</summary>
+        EntryDraft? AsNote(Plant plant)
+        {
+            var written = Field("kind") ?? "";
+            if (words.Notes is not { } notes || Find(written) is not null || written.Length == 0)
+                return null;
+            var line = string.Join(' ', new[] { written, Field("value"), Field("unit"), Field("text") }.OfType<string>());
+            var note = NoteReader.Read(line, [plant.Tag], notes with { Today = latest });
+            return note is { Complete: true, Entries: [var entry] } ? entry : null;
+        }
+
+        static EntryKind? Find(string name) =>
+            EntryKinds.Find(name.ToLowerInvariant())
+            ?? EntryKinds.All.FirstOrDefault(k => k.Words.Equals(name, StringComparison.OrdinalIgnoreCase));
+
         EntryKind? Kind()
         {
             var name = Field("kind") ?? "";
-            var kind =
-                EntryKinds.Find(name.ToLowerInvariant())
-                ?? EntryKinds.All.FirstOrDefault(k => k.Words.Equals(name, StringComparison.OrdinalIgnoreCase));
+            var kind = Find(name);
             if (kind is null)
                 Wrong($"\"{name}\" is no kind of entry");
             return kind;
@@ -220,7 +261,7 @@ public static class EntryCsv
         DateOnly? Day()
         {
             var written = Field("on") ?? "";
-            if (DateOnly.TryParseExact(written, DateFormats, CultureInfo.InvariantCulture, DateTimeStyles.None, out var day))
+            if (DateOnly.TryParseExact(written, words.MonthFirst ? MonthFirst : DayFirst, CultureInfo.InvariantCulture, DateTimeStyles.None, out var day))
                 return day;
             Wrong($"\"{written}\" is no date such as 2031-05-24");
             return null;

@@ -6,12 +6,19 @@ namespace BudClock.Web.Pages;
 
 /// <summary>Takes what is written down: the note line, one-tap entries, undo, strike and restore.</summary>
 /// <remarks>With htmx it answers with the line under the note; without, with a whole page or the page one came from.</remarks>
-public sealed class NotesModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
+public sealed class NotesModel(TodaysGarden glasshouse, Logbook logbook, ServerOptions options) : GardenPage(glasshouse)
 {
     /// <summary>What the page shows when a line could not be logged: the text as typed, and why.</summary>
     public Said Said { get; private set; } = Said.Nothing;
 
     public void OnGet() { }
+
+    /// <summary>The practice of the first day is wished away.</summary>
+    public IActionResult OnPostPractised()
+    {
+        Practice.End(options);
+        return Redirect("/");
+    }
 
     /// <summary>The live reading of a line that is being typed.</summary>
     public IActionResult OnPostRead(string? text) =>
@@ -91,8 +98,8 @@ public sealed class NotesModel(TodaysGarden glasshouse, Logbook logbook) : Garde
     /// <summary>On the Round, only what one entry changes; null where the board has to be drawn anew.</summary>
     async Task<IActionResult?> PartAsync(string tag, Said said)
     {
-        if (await TodaysGarden.TodayAsync() is not { } now)
-            return null;
+        if (await TodaysGarden.TodayAsync() is not { } now || Practice.Of(Today, options) is not null)
+            return null; // the practice is ticked on the board
         if (RoundPart.Of(Request.Headers["HX-Current-URL"], Today, now, tag, said) is not { } part)
             return null;
         Response.Headers["HX-Replace-Url"] = part.Round.Link(part.Round.Place, part.Round.ByDefault ? null : part.Round.Chosen?.Plant.Tag);

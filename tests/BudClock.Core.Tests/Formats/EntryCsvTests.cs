@@ -1,5 +1,6 @@
 using BudClock.Core.Advising;
 using BudClock.Core.Formats;
+using BudClock.Core.Notes;
 using CsCheck;
 using static BudClock.Core.Tests.Specimens;
 
@@ -126,6 +127,23 @@ public class EntryCsvTests
                 iter: 400
             );
     }
+
+    [Theory]
+    [InlineData("LYC-01,5/4/2031,rts,8,cm,", true, "2031-05-04 Roots 8 cm")]
+    [InlineData("LYC-01,5/4/2031,rts,8,cm,", false, "2031-04-05 Roots 8 cm")]
+    [InlineData("LYC-01,2031-05-04,bulbs puckered,,,", false, "2031-05-04 Bulbs wrinkled")]
+    [InlineData("the yellow lycaste,2031-05-04,watered,0.3,l,from below", false, "2031-05-04 Watered 0.3 L from below")]
+    public void The_note_lines_words_and_names_are_known(string row, bool monthFirst, string entry)
+    {
+        var notes = new NoteContext(new SubjectIndex([new("LYC-01", "Lycaste, yellow", "Lycaste aromatica")]), Today);
+        var read = EntryCsv.Read($"tag,on,kind,value,unit,text,price\n{row},9", null, Plants, Today, new(notes, monthFirst));
+        Assert.Empty(read.Faults);
+        Assert.Equal(entry, $"{read.Rows.Single().Entry.On:yyyy-MM-dd} {read.Rows.Single().Entry}");
+        Assert.Equal(["price"], read.Left);
+    }
+
+    [Fact]
+    public void The_example_is_taken_in_as_it_stands() => Assert.Equal(4, Read(EntryCsv.Example).Rows.Count);
 
     static CsvRead Read(string csv) => EntryCsv.Read(csv, null, Plants, Today);
 }

@@ -164,4 +164,26 @@ public class FirstDaysTests
         browser.Sees("h1", "Saturday round");
         Assert.Equal(await Garden(site), await Garden(empty));
     }
+
+    [Fact]
+    public async Task Five_lines_are_practised_and_wished_away_for_good()
+    {
+        await using var site = await Site.EmptyAsync(new(2031, 5, 24));
+        await site.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Where", "51.5 N 0.7 E"), ("Form.TimeZone", "Europe/London"));
+        await site.PostAsync("/plants/new", ("Form.Taxon", "Lycaste"), ("Form.Place", "bench"));
+        using var browser = new Chromium(site.Address).Open("/");
+        Assert.Equal(5, browser.All(".practice li").Count);
+        browser.Click(".practice .take");
+        browser.Press(Keys.Enter);
+        browser.Sees("#said", "Logged on LYC-01: Growth 6 cm.");
+        browser.Sees(".practice .done-step", "Measure something: done");
+        browser.Find("#note-text").SendKeys("bench: night 14 C" + Keys.Enter);
+        browser.Sees("#said", "Logged at Bench: Night 14 °C.");
+        browser.Open("/");
+        Assert.Equal(2, browser.All(".practice .done-step").Count);
+        browser.ClickThrough(".practice form button");
+        Assert.Empty(browser.All(".practice"));
+        browser.Open("/");
+        Assert.Empty(browser.All(".practice"));
+    }
 }

@@ -23,6 +23,10 @@ public sealed class CsvModel(TodaysGarden glasshouse, Logbook logbook, WaitingTe
     [BindProperty]
     public Dictionary<string, string?> Columns { get; set; } = [];
 
+    /// <summary>Dates such as 5/4/2031 have the month first; as the garden's units have it where nothing is chosen.</summary>
+    [BindProperty]
+    public bool? MonthFirst { get; set; }
+
     public CsvRead? Read { get; private set; }
 
     /// <summary>How many of the entries read are here already.</summary>
@@ -33,6 +37,8 @@ public sealed class CsvModel(TodaysGarden glasshouse, Logbook logbook, WaitingTe
     public string? Done { get; private set; }
 
     public void OnGet() { }
+
+    public IActionResult OnGetExample() => File(Encoding.UTF8.GetBytes("\uFEFF" + EntryCsv.Example), "text/csv", "entries.csv");
 
     public async Task<IActionResult> OnPostReadAsync(IFormFile? file)
     {
@@ -85,13 +91,21 @@ public sealed class CsvModel(TodaysGarden glasshouse, Logbook logbook, WaitingTe
         return Page();
     }
 
-    PlantEntries Written(IGrouping<string, Entry> plant) =>
-        new(plant.Key, EntryWriting.WithChanges(Today.Find(plant.Key)!.Plant, plant, Today), []);
+    /// <summary>The entries, each on its part: a spike that the log tells of is a part of the plant from then on.</summary>
+    PlantEntries Written(IGrouping<string, Entry> plant)
+    {
+        var known = Today.Find(plant.Key)!;
+        var entries = plant.OrderBy(entry => entry.On).ThenBy(entry => entry.Logged).ToList();
+        var drafts = entries.Select(entry => new EntryDraft(entry.Kind, entry.On, entry.Amount, entry.Text, entry.Organ, entry.Mix));
+        var placed = known.Book.Place([.. drafts]);
+        var onParts = entries.Zip(placed.Entries, (entry, draft) => entry with { Organ = draft.Organ });
+        return new(plant.Key, EntryWriting.WithChanges(known.Plant, onParts, Today), placed.Added);
+    }
 
     void Understand()
     {
         var plants = Today.Plants.ToDictionary(a => a.Plant.Tag, a => a.Plant, StringComparer.OrdinalIgnoreCase);
-        Read = EntryCsv.Read(Text!, Columns.Count > 0 ? Columns : null, plants, Today.Day);
+        Read = EntryCsv.Read(Text!, Columns.Count > 0 ? Columns : null, plants, Today.Day, new(Today.NoteContext(), MonthFirst ??= Today.Garden.UsUnits));
         var known = KnownIds();
         Known = Read.Rows.Count(row => known.Contains(row.Entry.Id));
     }

@@ -88,6 +88,9 @@ public sealed class ListModel(TodaysGarden glasshouse, Logbook logbook, Clock cl
         }
         var read = PlantList.Read(Text ?? "", Today.Tags, Today.Garden.UsUnits);
         (Plants, Left, Trouble) = (read.Plants, read.Left, read.Trouble);
+        // Where there is but one place, everything stands there.
+        if (Today.Places is [var only])
+            Plants = [.. Plants.Select(plant => plant.Place.Length == 0 ? plant with { Place = only.Name } : plant)];
         return Page();
     }
 
