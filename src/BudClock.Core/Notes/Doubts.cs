@@ -69,11 +69,18 @@ static class Doubts
                 ]
             );
         return draft.Kind == EntryKinds.GivenAway
-            ? new(draft.Words, $"Does {tag} leave the garden?", found.Start, found.End, [("It is given away", Written(draft, "given away"))])
+            ? new(
+                draft.Words,
+                $"Does {tag} leave the garden?",
+                found.Start,
+                found.End,
+                [("It is given away", Written(draft, "given away"))]
+            )
             : null;
     }
 
-    static string Written(EntryDraft draft, string words) => draft.Text is null ? $"{words}!" : $"{words} \"{draft.Text.Replace('"', '″')}\"!";
+    static string Written(EntryDraft draft, string words) =>
+        draft.Text is null ? $"{words}!" : $"{words} \"{draft.Text.Replace('"', '″')}\"!";
 
     static Doubt Sure(Found found, EntryDraft draft, string why) => new(draft.Words, why, found.End, found.End, [("Yes", "!")]);
 
@@ -105,7 +112,8 @@ static class Doubts
             : null;
     }
 
-    static bool Shrinks(EntryKind kind) => kind == EntryKinds.RootLength || kind == EntryKinds.GrowthHeight || kind == EntryKinds.SpikeLength;
+    static bool Shrinks(EntryKind kind) =>
+        kind == EntryKinds.RootLength || kind == EntryKinds.GrowthHeight || kind == EntryKinds.SpikeLength;
 
     static string? Water(Quantity amount, Pot? pot)
     {
@@ -130,9 +138,17 @@ static class Doubts
         var answers = new List<(string, string)> { ($"Yes, {draft.Amount}", $"{Number(found, draft)}!") };
         // A point forgotten, or a unit taken for the next one, is the commonest slip.
         if (draft.Amount is { } amount && Last(draft, book)?.Amount is { InBase: > 0 } last)
-            foreach (var (words, other) in new[] { ("", amount with { Value = amount.Value / 10 }), ("", amount with { Value = amount.Value * 10 }) })
+            foreach (
+                var (words, other) in new[]
+                {
+                    ("", amount with { Value = amount.Value / 10 }),
+                    ("", amount with { Value = amount.Value * 10 }),
+                }
+            )
                 if (other.InBase >= last.InBase * 0.8 && other.InBase <= last.InBase * 3)
-                    answers.Add(($"{other}{words}", $"{other.Value.ToString("0.##", CultureInfo.InvariantCulture)} {other.Unit}".TrimEnd()));
+                    answers.Add(
+                        ($"{other}{words}", $"{other.Value.ToString("0.##", CultureInfo.InvariantCulture)} {other.Unit}".TrimEnd())
+                    );
         var number = found.Number!;
         return new(draft.Words, why, number.Start, number.End, answers);
     }

@@ -37,8 +37,8 @@ sealed record GroupRead(Segment Segment, List<Clause> Clauses, List<Taken> Taken
         var placed = new List<(Found, DateOnly?, Clause)>();
         for (var i = 0; i < Clauses.Count; i++)
             foreach (var found in Clauses[i].Found)
-                foreach (var day in DaysOf(i))
-                    placed.Add((found, day, Clauses[i]));
+            foreach (var day in DaysOf(i))
+                placed.Add((found, day, Clauses[i]));
         return placed;
     }
 
@@ -48,7 +48,9 @@ sealed record GroupRead(Segment Segment, List<Clause> Clauses, List<Taken> Taken
         var own = Clauses[index].Days.Select(day => day.Day).ToList();
         if (own.Count > 0)
         {
-            own.AddRange(Clauses.Skip(index + 1).TakeWhile(clause => clause.OnlyDays).SelectMany(clause => clause.Days).Select(day => day.Day));
+            own.AddRange(
+                Clauses.Skip(index + 1).TakeWhile(clause => clause.OnlyDays).SelectMany(clause => clause.Days).Select(day => day.Day)
+            );
             return own.Distinct().Select(day => (DateOnly?)day);
         }
         return [WholeDay()];
@@ -153,7 +155,10 @@ static class GroupReader
             if (item.Kind is ItemKind.Date || (item.Word?.Act is not null && !item.Is(Lexicon.GoesOn)))
                 return false;
             var rest = items.Skip(index + 1).FirstOrDefault(i => !i.Filler);
-            if (item.Word?.Thing is { } thing && (rest?.Word?.SignOf(thing) is not null || (rest is { Measured: true } && !GoesFurther(item))))
+            if (
+                item.Word?.Thing is { } thing
+                && (rest?.Word?.SignOf(thing) is not null || (rest is { Measured: true } && !GoesFurther(item)))
+            )
                 return false;
         }
         return true;

@@ -109,7 +109,10 @@ sealed class ItemReader(IReadOnlyList<Token> tokens, NoteContext context, IReadO
     {
         var number = double.Parse(token.Text[..^1], System.Globalization.CultureInfo.InvariantCulture);
         return before?.Word is { Thing.Measures.Length: > 0 }
-            ? Make(ItemKind.Amount, 1) with { Amount = new(number) }
+            ? Make(ItemKind.Amount, 1) with
+            {
+                Amount = new(number),
+            }
             : Make(ItemKind.DateOrShare, 1);
     }
 
@@ -142,9 +145,7 @@ sealed class ItemReader(IReadOnlyList<Token> tokens, NoteContext context, IReadO
     Thing? Named(int ahead) => Lexicon.Shipped.Longest(tokens.AsSpan(Math.Min(at + ahead, tokens.Length)))?.Thing;
 
     static bool Belongs(Thing thing, Organ organ) =>
-        thing.Signs.Keys.Select(meaning => meaning.Kind)
-            .Concat(thing.Measures)
-            .Any(kind => OrganParts.Of(kind)?.Has(organ) == true);
+        thing.Signs.Keys.Select(meaning => meaning.Kind).Concat(thing.Measures).Any(kind => OrganParts.Of(kind)?.Has(organ) == true);
 
     bool Spells(string[] words)
     {
@@ -219,7 +220,8 @@ sealed class ItemReader(IReadOnlyList<Token> tokens, NoteContext context, IReadO
     }
 
     /// <summary>"1/4 strength", "1/4 of the dose".</summary>
-    bool ShareAhead() => at + 1 < tokens.Length && (tokens[at + 1].Is("strength") || tokens[at + 1].Is("dose") || tokens[at + 1].Is("turn"));
+    bool ShareAhead() =>
+        at + 1 < tokens.Length && (tokens[at + 1].Is("strength") || tokens[at + 1].Is("dose") || tokens[at + 1].Is("turn"));
 
     Item? Strength()
     {
@@ -231,12 +233,13 @@ sealed class ItemReader(IReadOnlyList<Token> tokens, NoteContext context, IReadO
             if (UnitAt(next + 1 + article) is { Unit: not null, Words: var more })
                 return Make(ItemKind.Strength, 1 + words + 1 + article + more);
         }
-        return at + 1 < tokens.Length
+        return
+            at + 1 < tokens.Length
             && tokens[at + 1].Text.Split('/') is [var over, var under]
             && Unit.Find(over) is not null
             && Unit.Find(under) is not null
-                ? Make(ItemKind.Strength, 2)
-                : null;
+            ? Make(ItemKind.Strength, 2)
+            : null;
     }
 
     (Unit? Unit, int Words) UnitAt(int from)

@@ -12,9 +12,7 @@ sealed record Meaning(EntryKind Kind, string? State = null, Quantity? Amount = n
         var words = written.Split(' ', 2);
         var kind = EntryKinds.Find(words[0]) ?? throw new InvalidDataException($"words.yaml: \"{words[0]}\" is no kind of entry.");
         var rest = words.ElementAtOrDefault(1);
-        return kind.Measure is not null && AmountReader.Read(rest, null) is { } amount
-            ? new(kind, Amount: amount)
-            : new(kind, rest);
+        return kind.Measure is not null && AmountReader.Read(rest, null) is { } amount ? new(kind, Amount: amount) : new(kind, rest);
     }
 }
 
@@ -130,23 +128,23 @@ sealed class Lexicon
         foreach (var thing in Things)
             Add(thing);
         foreach (var act in Acts)
-            foreach (var say in act.Say)
-                At(say).Act ??= act;
+        foreach (var say in act.Say)
+            At(say).Act ??= act;
         foreach (var (meaning, says) in Events)
-            foreach (var say in says)
-                At(say).Event = meaning;
+        foreach (var say in says)
+            At(say).Event = meaning;
         foreach (var ask in Asks)
-            foreach (var say in ask.Say)
-                At(say).Asked = ask;
+        foreach (var say in ask.Say)
+            At(say).Asked = ask;
         foreach (var (dimension, says) in file.Dimensions)
-            foreach (var say in says)
-                At(say).Dimension = dimension;
+        foreach (var say in says)
+            At(say).Dimension = dimension;
         foreach (var (weather, says) in file.Weather)
-            foreach (var say in says)
-                At(say).Weather = weather;
+        foreach (var say in says)
+            At(say).Weather = weather;
         foreach (var (role, says) in Roles(file))
-            foreach (var say in says)
-                At(say).Roles.Add(role);
+        foreach (var say in says)
+            At(say).Roles.Add(role);
         byFirst = words.Values.OrderByDescending(word => word.Split.Length).ToLookup(word => word.Split[0]);
         Single = [.. words.Keys.SelectMany(text => text.Split(' ')).Where(text => text.Length >= 4).Distinct()];
     }
@@ -202,8 +200,8 @@ sealed class Lexicon
         foreach (var say in thing.Say.Concat(thing.Short))
             At(say).Thing = thing;
         foreach (var (meaning, says) in thing.Signs)
-            foreach (var say in says)
-                At(say).Signs.Add((thing, meaning));
+        foreach (var say in says)
+            At(say).Signs.Add((thing, meaning));
     }
 
     Word At(string text)
@@ -234,7 +232,12 @@ sealed class Lexicon
         var texts = file.Acts.Where(act => act.State is null).ToLookup(act => act.Kind, act => TextOf(act.Text));
         foreach (var kind in EntryKinds.All)
         {
-            string[] names = [.. new[] { kind.Words.ToLowerInvariant(), kind.Name }.Distinct().Where(name => !things.Contains(name) && !Things.Any(thing => Says(thing, name)))];
+            string[] names =
+            [
+                .. new[] { kind.Words.ToLowerInvariant(), kind.Name }
+                    .Distinct()
+                    .Where(name => !things.Contains(name) && !Things.Any(thing => Says(thing, name))),
+            ];
             yield return new(kind, texts[kind.Name].FirstOrDefault(), null, names);
         }
     }
@@ -243,8 +246,7 @@ sealed class Lexicon
     static bool Says(Thing thing, string name) =>
         thing.Signs.Values.SelectMany(signs => signs).Any(sign => thing.Say.Any(say => $"{say} {sign}" == name));
 
-    static Act Read(File.ActRow row) =>
-        new(Meaning.Of(row.Kind).Kind, TextOf(row.Text), row.State, row.Say);
+    static Act Read(File.ActRow row) => new(Meaning.Of(row.Kind).Kind, TextOf(row.Text), row.State, row.Say);
 
     static ActText TextOf(string? written) => written is null ? ActText.None : Enum.Parse<ActText>(written, ignoreCase: true);
 
@@ -269,9 +271,7 @@ sealed class Lexicon
     static Lexicon ReadShipped()
     {
         using var text = new StreamReader(typeof(Lexicon).Assembly.GetManifestResourceStream("words")!);
-        return new(
-            new DeserializerBuilder().WithNamingConvention(HyphenatedNamingConvention.Instance).Build().Deserialize<File>(text)
-        );
+        return new(new DeserializerBuilder().WithNamingConvention(HyphenatedNamingConvention.Instance).Build().Deserialize<File>(text));
     }
 
     /// <summary>words.yaml as it is written.</summary>

@@ -40,7 +40,12 @@ public static class NoteCompletion
             .Plants.Where(plant => !plant.Gone && SubjectIndex.WordsOf($"{plant.Name} {plant.Taxon}").Any(word => Begins(word, last)))
             .Select(plant => plant.Tag);
         foreach (var tag in tags.Concat(names).Distinct().Take(Most))
-            yield return Ended(line, last, tag, index.Plants.FirstOrDefault(plant => plant.Tag == tag)?.Name is { } name ? $"{tag} {name}" : tag);
+            yield return Ended(
+                line,
+                last,
+                tag,
+                index.Plants.FirstOrDefault(plant => plant.Tag == tag)?.Name is { } name ? $"{tag} {name}" : tag
+            );
         foreach (var place in index.Places.Where(place => Begins(place.Name, last)))
             yield return Ended(line, last, $"{place.Name}:", place.Name);
         foreach (var phrase in Known(last))
@@ -87,7 +92,8 @@ public static class NoteCompletion
             .ThenBy(phrase => phrase, StringComparer.Ordinal);
 
     /// <summary>"spike-kept" is what files call it; people write "spike kept".</summary>
-    static bool IsName(string phrase) => phrase.Contains('-') && EntryKinds.Find(phrase) is { } kind && kind.Words.ToLowerInvariant() != phrase;
+    static bool IsName(string phrase) =>
+        phrase.Contains('-') && EntryKinds.Find(phrase) is { } kind && kind.Words.ToLowerInvariant() != phrase;
 
     static IEnumerable<string> Mixes(string begun, NoteContext context) =>
         context.Mixes.Concat(context.Batches.Select(code => $"#{code}")).Where(name => Begins(name, begun));

@@ -42,7 +42,7 @@ static class NoteDates
 
     /// <summary>Single words that dates are made of, which a slip of the pen can have meant.</summary>
     public static IReadOnlyList<string> Words { get; } =
-        ["yesterday", "today", "last", "week", "weeks", "days", "morning", .. Months.Concat(Weekdays).Select(name => name.ToLowerInvariant())];
+    ["yesterday", "today", "last", "week", "weeks", "days", "morning", .. Months.Concat(Weekdays).Select(name => name.ToLowerInvariant())];
 
     /// <summary>The date at the head of the tokens, or null when none stands there.</summary>
     public static DateRead? Read(ReadOnlySpan<Token> tokens, DateOnly today, bool monthFirst = false)
@@ -161,8 +161,10 @@ static class NoteDates
     static int Number(string digits) => int.Parse(digits, CultureInfo.InvariantCulture);
 
     static (int Over, int Under)? Fraction(Token token) =>
-        token.Kind is TokenKind.Number && token.Text.Split('/') is [{ Length: 1 or 2 } over, { Length: 1 or 2 } under]
-            && over.All(char.IsAsciiDigit) && under.All(char.IsAsciiDigit)
+        token.Kind is TokenKind.Number
+        && token.Text.Split('/') is [{ Length: 1 or 2 } over, { Length: 1 or 2 } under]
+        && over.All(char.IsAsciiDigit)
+        && under.All(char.IsAsciiDigit)
             ? (Number(over), Number(under))
             : null;
 

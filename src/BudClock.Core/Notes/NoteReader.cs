@@ -56,7 +56,9 @@ public sealed class NoteReader
         var read = new List<GroupRead>();
         var said = Without(subjects);
         foreach (var segment in segments.Groups)
-            read.Add(GroupReader.Read(said, segment, context, read.Count > 0 ? read[^1].Clauses.SelectMany(c => c.Found).LastOrDefault() : null));
+            read.Add(
+                GroupReader.Read(said, segment, context, read.Count > 0 ? read[^1].Clauses.SelectMany(c => c.Found).LastOrDefault() : null)
+            );
         var last = read.Count > 0 && segments.Groups[^1].Loose ? read[^1].Trailing : null;
         foreach (var group in read)
             Finish(group, DayFor(group), groups);
@@ -138,7 +140,10 @@ public sealed class NoteReader
             var (entry, end) = (drafts[question.Index], group.Found(question.Index).End);
             if (group.Segment.Tags.Count == 1)
                 questions.Add(
-                    new(entry.Words, [.. question.Choices.Select(choice => new NoteAnswer(choice.Words, line.Insert(end, $" #{choice.Reference}")))])
+                    new(
+                        entry.Words,
+                        [.. question.Choices.Select(choice => new NoteAnswer(choice.Words, line.Insert(end, $" #{choice.Reference}")))]
+                    )
                 );
             else
                 unread.Add(
@@ -191,7 +196,12 @@ public sealed class NoteReader
     /// <summary>The line again, with every clause that was not understood as a note in its own words.</summary>
     string? AsNote(List<GroupRead> read, List<NoteGroup> groups, Func<GroupRead, DateOnly> day)
     {
-        if (groups.Count == 0 || unread.Count == 0 || read.Count != groups.Count || read.Exists(group => group.Clauses.TrueForAll(c => c.OnlyDays)))
+        if (
+            groups.Count == 0
+            || unread.Count == 0
+            || read.Count != groups.Count
+            || read.Exists(group => group.Clauses.TrueForAll(c => c.OnlyDays))
+        )
             return null;
         return string.Join("; ", read.Zip(groups, (group, entries) => group.AsNote(line, entries, day(group))));
     }

@@ -27,24 +27,40 @@ public static class NoteWords
         var words = Lexicon.Shipped;
         return
         [
-            new("Measured", "A number with its unit, before or behind the word; a bare number is in the garden's units.", [.. Measured(words, usUnits)]),
+            new(
+                "Measured",
+                "A number with its unit, before or behind the word; a bare number is in the garden's units.",
+                [.. Measured(words, usUnits)]
+            ),
             new("Seen", "How it looks. The words may stand before the thing or behind it.", [.. words.Things.SelectMany(Seen)]),
-            new("Happened", "Said by themselves.", [.. words.Events.Select(e => new WordRow(Say(e.Key), e.Value, Kind: e.Key.Kind)), .. Asked(words)]),
-            new("Done", "Behind it may stand how much, how, and what with.", [.. words.Acts.Where(Shown).Select(act => Done(act, usUnits))]),
+            new(
+                "Happened",
+                "Said by themselves.",
+                [.. words.Events.Select(e => new WordRow(Say(e.Key), e.Value, Kind: e.Key.Kind)), .. Asked(words)]
+            ),
+            new(
+                "Done",
+                "Behind it may stand how much, how, and what with.",
+                [.. words.Acts.Where(Shown).Select(act => Done(act, usUnits))]
+            ),
             new("How water and feed are given", "Behind watered, soaked, topped up or fed.", [.. Hows(words)]),
-            new("Pests by name", "With where they sit; \"no\" before them says that none were found.", [new("Pest", words.Pests, Kind: EntryKinds.Pest)]),
+            new(
+                "Pests by name",
+                "With where they sit; \"no\" before them says that none were found.",
+                [new("Pest", words.Pests, Kind: EntryKinds.Pest)]
+            ),
         ];
     }
 
     static IEnumerable<WordRow> Measured(Lexicon words, bool us)
     {
         foreach (var thing in words.Things)
-            foreach (var kind in thing.Measures)
-            {
-                var value = Sample(kind.Measure!.Dimension, us);
-                var counted = kind.Measure.Dimension is Dimension.Count && thing.Measures.Length > 1;
-                yield return new(kind.Words, [.. thing.Say, .. thing.Short], counted ? $"{value} " : "", counted ? "" : $" {value}", kind);
-            }
+        foreach (var kind in thing.Measures)
+        {
+            var value = Sample(kind.Measure!.Dimension, us);
+            var counted = kind.Measure.Dimension is Dimension.Count && thing.Measures.Length > 1;
+            yield return new(kind.Words, [.. thing.Say, .. thing.Short], counted ? $"{value} " : "", counted ? "" : $" {value}", kind);
+        }
     }
 
     static string Sample(Dimension dimension, bool us) =>
@@ -80,7 +96,9 @@ public static class NoteWords
         var text =
             act.Kind.States.Length > 0 && measure is null ? $" {act.Kind.States[0]}"
             : act.Text is ActText.Days ? " 5 days"
-            : measure?.Dimension is Dimension.Volume ? us ? " 1 cup" : " 300 ml"
+            : measure?.Dimension is Dimension.Volume
+                ? us ? " 1 cup"
+                    : " 300 ml"
             : measure is not null ? $" {Sample(measure.Dimension, us)}"
             : act.Text is ActText.To ? " to the shade"
             : act.Text is ActText.Rest ? " what you like"

@@ -28,11 +28,12 @@ static class PlaceReadings
     public static IReadOnlyList<Item> Wanting(IReadOnlyList<Token> tokens, NoteContext context)
     {
         var items = Items([.. tokens], context);
-        return items.Exists(item => item.Kind is ItemKind.Amount)
+        return
+            items.Exists(item => item.Kind is ItemKind.Amount)
             && items.TrueForAll(i => i.Filler || i.Word?.Weather is not null || i.Kind is ItemKind.Date || IsWeather(i))
             && items.Exists(i => i.Word?.Weather is not null || IsWeather(i))
-                ? items
-                : [];
+            ? items
+            : [];
     }
 
     static bool IsWeather(Item item) => item is { Kind: ItemKind.Amount, Amount: { Dimension: Dimension.Temperature or Dimension.Share } };

@@ -23,7 +23,11 @@ public static class PossibleKinds
     }
 
     static bool HasTuber(CultureSheet sheet) =>
-        sheet.Is(Traits.Tuber) || sheet.Is(Traits.Corms) || sheet.Is(Traits.Succulent) || sheet.Is(Traits.SummerRest) || Named(sheet, "tuber")
+        sheet.Is(Traits.Tuber)
+        || sheet.Is(Traits.Corms)
+        || sheet.Is(Traits.Succulent)
+        || sheet.Is(Traits.SummerRest)
+        || Named(sheet, "tuber")
         || sheet.Name == CultureSheets.General;
 
     static bool HasBulbs(CultureSheet sheet) =>

@@ -59,14 +59,21 @@ static class Slips
         }
         var asked = new Clause();
         asked.Doubts.Add(
-            new(written, $"\"{written}\" is near to several words.", tokens[at].Start, tokens[at].End, [.. different.Select(d => (d.Word, d.Word))])
+            new(
+                written,
+                $"\"{written}\" is near to several words.",
+                tokens[at].Start,
+                tokens[at].End,
+                [.. different.Select(d => (d.Word, d.Word))]
+            )
         );
         return asked;
     }
 
     /// <summary>The tag near to a word; null where none is.</summary>
     public static string? NearTag(string word, SubjectIndex index) =>
-        Nearest.To(word, index.Tags) is { } tag && Nearest.Steps(word.ToLowerInvariant(), tag.ToLowerInvariant()) <= (tag.Length >= LongWord ? 2 : 1)
+        Nearest.To(word, index.Tags) is { } tag
+        && Nearest.Steps(word.ToLowerInvariant(), tag.ToLowerInvariant()) <= (tag.Length >= LongWord ? 2 : 1)
             ? tag
             : null;
 
@@ -87,10 +94,12 @@ static class Slips
 
     /// <summary>The words of the line that a word can have been meant for.</summary>
     public static IEnumerable<string> Near(string written) =>
-        written.Length < ShortestWord || Lexicon.Shipped.OwnWords.Contains(written) ? [] : Nearest
-            .All(written, Lexicon.Shipped.Single.Concat(NoteDates.Words).Distinct())
-            .Where(word => Slipped(written, word))
-            .Take(MostCandidates);
+        written.Length < ShortestWord || Lexicon.Shipped.OwnWords.Contains(written)
+            ? []
+            : Nearest
+                .All(written, Lexicon.Shipped.Single.Concat(NoteDates.Words).Distinct())
+                .Where(word => Slipped(written, word))
+                .Take(MostCandidates);
 
     /// <summary>A pen slips on one letter of a short word and two of a long one, and seldom on the first.</summary>
     static bool Slipped(string written, string word) =>

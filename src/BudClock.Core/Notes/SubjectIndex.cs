@@ -94,7 +94,10 @@ public sealed class SubjectIndex
     }
 
     internal static string Singular(string word) =>
-        word.Length > 3 && word.EndsWith('s') && !word.EndsWith("ss", StringComparison.Ordinal) && !word.EndsWith("is", StringComparison.Ordinal)
+        word.Length > 3
+        && word.EndsWith('s')
+        && !word.EndsWith("ss", StringComparison.Ordinal)
+        && !word.EndsWith("is", StringComparison.Ordinal)
             ? word[..^1]
             : word;
 
@@ -148,8 +151,49 @@ public sealed class SubjectIndex
     /// <summary>Words that names share, which name no plant by themselves.</summary>
     static readonly HashSet<string> Plain =
     [
-        "yellow", "white", "red", "pink", "blue", "green", "orange", "violet", "purple", "lilac", "rose", "cream", "black", "brown",
-        "from", "the", "and", "with", "large", "small", "big", "little", "old", "new", "spotted", "hybrid", "cape", "cross", "seedling",
-        "winter", "summer", "holiday", "evening", "sp", "cv", "var", "subsp", "form", "group", "hood", "lip", "hot", "water", "plant",
+        "yellow",
+        "white",
+        "red",
+        "pink",
+        "blue",
+        "green",
+        "orange",
+        "violet",
+        "purple",
+        "lilac",
+        "rose",
+        "cream",
+        "black",
+        "brown",
+        "from",
+        "the",
+        "and",
+        "with",
+        "large",
+        "small",
+        "big",
+        "little",
+        "old",
+        "new",
+        "spotted",
+        "hybrid",
+        "cape",
+        "cross",
+        "seedling",
+        "winter",
+        "summer",
+        "holiday",
+        "evening",
+        "sp",
+        "cv",
+        "var",
+        "subsp",
+        "form",
+        "group",
+        "hood",
+        "lip",
+        "hot",
+        "water",
+        "plant",
     ];
 }

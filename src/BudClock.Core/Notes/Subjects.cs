@@ -62,7 +62,8 @@ sealed partial class Subjects
     }
 
     /// <summary>Inside quotation marks nothing is a name.</summary>
-    bool Quoted(int start) => line.AsSpan(0, start).Count('"') % 2 == 1 && line.IndexOf('"', start) >= 0 && !Inches().IsMatch(line[..start]);
+    bool Quoted(int start) =>
+        line.AsSpan(0, start).Count('"') % 2 == 1 && line.IndexOf('"', start) >= 0 && !Inches().IsMatch(line[..start]);
 
     (Subject? Subject, int Next) Plant(int at, bool later)
     {
@@ -144,7 +145,11 @@ sealed partial class Subjects
         if (exact is [var only] && !all)
             plants = [only];
         var plural = SubjectIndex.Singular(run[^1]) != run[^1];
-        var whole = plants.Count == 1 || all || (plural && index.IsKind(string.Join(' ', run))) || (!article && index.IsKind(string.Join(' ', run)));
+        var whole =
+            plants.Count == 1
+            || all
+            || (plural && index.IsKind(string.Join(' ', run)))
+            || (!article && index.IsKind(string.Join(' ', run)));
         return new(start, end, [.. plants.Select(plant => plant.Tag)])
         {
             Which = !whole,
@@ -163,8 +168,13 @@ sealed partial class Subjects
             if (index.IsKind(string.Join(' ', run.Skip(from))))
                 return true;
         return plants.Any(plant => SubjectIndex.WordsOf(plant.Name).SequenceEqual(run))
-            && (!SubjectIndex.Describes(run[^1])
-                || next >= words.Count || !Beside(next) || !Lexicon.Shipped.Begins(words[next].Text) || Unit.Find(words[next].Text) is not null);
+            && (
+                !SubjectIndex.Describes(run[^1])
+                || next >= words.Count
+                || !Beside(next)
+                || !Lexicon.Shipped.Begins(words[next].Text)
+                || Unit.Find(words[next].Text) is not null
+            );
     }
 
     /// <summary>"sai-03/04", "pin-01, 02", "lyc-01 and 04": numbers behind a tag, with its letters.</summary>

@@ -5,13 +5,16 @@ namespace BudClock.Core.Units;
 
 /// <summary>
 /// Metric quantities in a text as a US gardener reads them: "Roots 8.5 of 10 cm" is "Roots 3.3 of 3.9 in", "nights 14 °C" is "nights
-/// 57 °F". Doses to a volume ("2 mL per L"), grams and ppm stay: scales, syringes and meters show them everywhere.
+/// 57 °F". Doses to a volume ("2 mL per L"), a few mL, grams and ppm stay: scales, syringes and meters show them everywhere.
 /// </summary>
 /// <remarks>Factors are those of <see cref="Unit"/>. Lengths are rounded to a tenth of an inch, temperatures to a degree.</remarks>
 public static partial class UsProse
 {
     const double SmallestGallonsMl = 3000;
     const double SmallestCupsMl = 237;
+
+    /// <summary>What a syringe or a spoon gives is in mL everywhere.</summary>
+    const double LargestSyringeMl = 30;
 
     /// <summary>The text with its quantities converted; what holds none is the same object.</summary>
     public static string Of(string text) => Quantities().Replace(text, Converted);
@@ -43,7 +46,7 @@ public static partial class UsProse
             "°C" => (Unit.C, Unit.F, 0),
             "mL" when largest >= SmallestGallonsMl => (Unit.Ml, Unit.Gal, 1),
             "mL" when largest >= SmallestCupsMl => (Unit.Ml, Unit.Cup, 1),
-            "mL" => (Unit.Ml, Unit.FlOz, largest < 30 ? 2 : 1),
+            "mL" when largest >= LargestSyringeMl => (Unit.Ml, Unit.FlOz, 1),
             "L" when largest * 1000 >= SmallestGallonsMl => (Unit.L, Unit.Gal, 1),
             "L" => (Unit.L, Unit.Qt, 1),
             _ => null,

@@ -17,6 +17,7 @@ public class UsProseTests
     [InlineData("11 × 10 cm plastic pot", "4.3 × 3.9 in plastic pot")]
     [InlineData("0.35 cm a day", "0.1 in a day")]
     [InlineData("2 mL per L of water, 5 mL in 1 L", "2 mL per L of water, 5 mL in 1 L")]
+    [InlineData("1 mL Bloom liquid", "1 mL Bloom liquid")]
     [InlineData("640 g, 460 ppm, 60 %, 24 May", "640 g, 460 ppm, 60 %, 24 May")]
     [InlineData("C-10 cm, #31 L", "C-10 cm, #31 L")]
     public void Quantities_are_said_as_a_us_gardener_reads_them(string metric, string us) => Assert.Equal(us, UsProse.Of(metric));

@@ -27,7 +27,7 @@ public sealed class PlantModel(TodaysGarden glasshouse, PictureBook pictures, Lo
     }
 
     /// <summary>Takes pictures as one act; those that cannot be taken are named, the others are kept.</summary>
-    public async Task<IActionResult> OnPostPictureAsync(string tag, List<IFormFile>? files, string? caption, string? on)
+    public async Task<IActionResult> OnPostPictureAsync(string tag, List<IFormFile>? files, string? caption, string? on, string? returnUrl)
     {
         if (Today.Find(tag) is not { } plant)
             return NotFound();
@@ -48,7 +48,10 @@ public sealed class PlantModel(TodaysGarden glasshouse, PictureBook pictures, Lo
         if (taken.Count > 0 && await logbook.LogAsync(Act, [plant.Plant.Tag], taken) is { Done: false, Trouble: { } trouble })
             faults.Add(trouble);
         if (faults.Count == 0)
-            return Redirect($"/plants/{plant.Plant.Tag}#pictures");
+        {
+            (TempData["Said"], TempData["Undo"]) = ($"Picture of {plant.Plant.Tag} kept.", true);
+            return string.IsNullOrEmpty(returnUrl) ? Redirect($"/plants/{plant.Plant.Tag}#pictures") : Back(returnUrl);
+        }
         var now = (await TodaysGarden.TodayAsync())!;
         View = new(now, now.Find(tag)!, All)
         {

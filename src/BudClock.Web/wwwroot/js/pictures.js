@@ -24,3 +24,8 @@ document.addEventListener('pointerup', (event) => {
   }
   held = null;
 });
+
+// A picture from the Round: one tap opens the camera or the folder, the choice sends it.
+document.addEventListener('change', (event) => {
+  if (event.target.matches('[data-at-once]') && event.target.files.length > 0) event.target.form.submit();
+});
