@@ -276,7 +276,7 @@ sealed partial class ClauseReader
         && (open?.Thing?.Name == "medium" || signs.Exists(sign => sign.Word!.Signs.Exists(s => s.Thing.Name == "medium")));
 
     /// <summary>"1/4 strength", "20 min".</summary>
-    bool HowAhead() => at < items.Count && items[at].Is(Lexicon.How);
+    bool HowAhead() => at < items.Count && items[at].Text is "strength" or "min" or "minute" or "minutes" or "hour" or "hours";
 
     /// <summary>A bare number before a thing that is counted belongs to that: "spike 9 cm 12 buds".</summary>
     bool CountsAhead(Item item)

@@ -55,7 +55,7 @@ sealed class ThingEnd(ClauseScope scope, OpenEntry done, Thing thing, Item name,
     string? SignText(Meaning sign, EntryKind kind, Item? number) =>
         sign.State
         ?? done.Quoted
-        ?? (sign.Kind == EntryKinds.Rot ? scope.Line[done.First.Start..done.End] : null)
+        ?? (sign.Kind == EntryKinds.Rot || sign.Kind == EntryKinds.Note ? scope.Line[done.First.Start..done.End] : null)
         ?? (number is not null && kind.Measure is null ? $"{number.Amount}" : null);
 
     Found Make(EntryKind kind, Quantity? quantity, string? text, Item? number) =>

@@ -15,6 +15,7 @@ public partial class JottingsTests
     [Theory]
     [InlineData("jottings.txt")]
     [InlineData("jottings-2.txt")]
+    [InlineData("jottings-3.txt")]
     public void Growers_lines_are_understood_and_none_is_taken_wrongly(string file)
     {
         var judged = Lines(file).Select(Judge).ToList();
@@ -40,13 +41,18 @@ public partial class JottingsTests
         meaning switch
         {
             "ask" => !note.Complete && note.Questions.Count > 0 && note.Questions.All(q => q.Answers.Count > 0),
-            "note" => !note.Complete && note.AsNote is { } again && NoteReader.Read(again, DemoGarden.Context) is { Complete: true } kept
-                && kept.Entries.Any(entry => entry.Kind == EntryKinds.Note)
-                && (kept.Entries.Count > 1 ? line.Contains(',') || line.Contains(':') || line.Contains('.') : true),
+            "note" => note.Complete ? note.Entries.All(entry => entry.Kind == EntryKinds.Note) : KeptAsNote(line, note),
             "no" => !note.Complete && note.AsNote is null && note.Questions.Count == 0,
             _ when meaning.StartsWith("read ", StringComparison.Ordinal) => note.Complete && Readings(note) == meaning,
             _ => note.Complete && Same(meaning, note),
         };
+
+    /// <summary>A second Enter keeps what was not understood; only a line of several clauses may log something beside it.</summary>
+    static bool KeptAsNote(string line, ReadNote note) =>
+        note.AsNote is { } again
+        && NoteReader.Read(again, DemoGarden.Context) is { Complete: true } kept
+        && kept.Entries.Any(entry => entry.Kind == EntryKinds.Note)
+        && (kept.Entries.Count == 1 || line.IndexOfAny([',', ':', '.', ';']) >= 0);
 
     static string Readings(ReadNote note) =>
         $"read {note.Readings.FirstOrDefault()?.Place} "
