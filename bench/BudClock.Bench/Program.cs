@@ -4,9 +4,11 @@ using BudClock.Bench;
 using BudClock.Core.Advising;
 using BudClock.Core.Evidence;
 using BudClock.Core.Mixing;
+using BudClock.Core.Notes;
 using BudClock.Data;
 using BudClock.Web;
 using Microsoft.Data.Sqlite;
+using Microsoft.Extensions.DependencyInjection;
 
 // Measures Bud Clock on a large garden, as ratios to a plain ADO.NET read of every entry in the same run.
 // Usage: dotnet run -c Release --project bench/BudClock.Bench [FOLDER]   (the folder keeps the seeded garden for the next run)
@@ -55,6 +57,10 @@ Say("Bench, a word typed", await BestAsync(7, () => http.GetStringAsync("/bench?
 await http.PostAsJsonAsync("/api/notes", new { text = "p-0007 growth 8 cm" });
 Say("one note, logged", await BestAsync(7, () => http.PostAsJsonAsync("/api/notes", new { text = "p-0007 growth 8 cm" })), "at most 0.01");
 
+var reading = (await app.Services.GetRequiredService<TodaysGarden>().TodayAsync())!.NoteContext();
+foreach (var line in (string[])["p-0007 growth 8 cm, bulbs wrinkled yesterday", "p-0007 rotos 8 cm", "the lycaste watered", "p-00"])
+    Aim($"reading \"{line}\"", Best(50, () => Read(line)), "below 20 ms");
+
 GC.Collect();
 Console.WriteLine($"resident memory                     {Process.GetCurrentProcess().WorkingSet64 / 1048576,8} MB   (below 400 MB)");
 
@@ -66,6 +72,15 @@ Console.WriteLine(
 
 void Say(string what, TimeSpan time, string aim) =>
     Console.WriteLine($"{what,-35} {time.TotalMilliseconds,8:0.0} ms   ratio {time / plain:0.000}{(aim.Length > 0 ? $" ({aim})" : "")}");
+
+void Aim(string what, TimeSpan time, string aim) => Console.WriteLine($"{what,-60} {time.TotalMilliseconds,8:0.00} ms   ({aim})");
+
+// As the line is read at each pause of the typing, with what it could become.
+void Read(string line)
+{
+    NoteReader.Read(line, reading);
+    NoteCompletion.Of(line, reading);
+}
 
 static void PlainRead(string file)
 {

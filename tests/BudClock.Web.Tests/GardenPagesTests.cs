@@ -184,7 +184,21 @@ public class GardenPagesTests
             ("Form.TimeZone", "Europe/London"),
             ("Form.UsUnits", "true")
         );
-        foreach (var path in (string[])["/", "/?selected=CAL-02", "/plants/CAL-02", "/plants/ONC-02", "/bench", "/store", "/trays", "/places", "/sitter", "/mixing"])
+        foreach (
+            var path in (string[])
+                [
+                    "/",
+                    "/?selected=CAL-02",
+                    "/plants/CAL-02",
+                    "/plants/ONC-02",
+                    "/bench",
+                    "/store",
+                    "/trays",
+                    "/places",
+                    "/sitter",
+                    "/mixing",
+                ]
+        )
         {
             var words = (await site.PageAsync(path)).QuerySelector("main").Words();
             Assert.DoesNotMatch(@"\d (cm|°C)\b|\d\d\d mL\b", words);
@@ -306,12 +320,7 @@ public class GardenPagesTests
     }
 
     static Task<AngleSharp.Dom.IDocument> StartAsync(Site site, string where, string zone) =>
-        site.PostAsync(
-            "/start?handler=Position",
-            ("Form.Name", "Mine"),
-            ("Form.Where", where),
-            ("Form.TimeZone", zone)
-        );
+        site.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Where", where), ("Form.TimeZone", zone));
 
     static Task<AngleSharp.Dom.IDocument> ImportAsync(Site site, string json) =>
         site.ImportAsync("garden.json", System.Text.Encoding.UTF8.GetBytes(json));

@@ -142,12 +142,7 @@ public class MixingPageTests
     public async Task An_empty_shelf_says_what_comes_first()
     {
         await using var site = await Site.EmptyAsync();
-        await site.PostAsync(
-            "/start?handler=Position",
-            ("Form.Name", "Mine"),
-            ("Form.Where", "51 N 0 E"),
-            ("Form.TimeZone", "UTC")
-        );
+        await site.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Where", "51 N 0 E"), ("Form.TimeZone", "UTC"));
         var page = await site.PageAsync("/mixing");
         Assert.Contains("No recipe yet.", page.QuerySelector("main").Words());
         Assert.Contains("No plant asks for water", page.QuerySelector("main").Words());
@@ -162,12 +157,7 @@ public class MixingPageTests
     public async Task A_bare_shelf_begins_with_examples_once_and_a_newcomer_can_mix()
     {
         await using var site = await Site.EmptyAsync(new(2031, 5, 24));
-        await site.PostAsync(
-            "/start?handler=Position",
-            ("Form.Name", "Mine"),
-            ("Form.Where", "51 N 0 E"),
-            ("Form.TimeZone", "UTC")
-        );
+        await site.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Where", "51 N 0 E"), ("Form.TimeZone", "UTC"));
         await site.PostAsync(
             "/plants/new?place=bench",
             ("Form.Tag", "D-1"),

@@ -60,7 +60,16 @@ public static class EntryCsv
     const string Runs = "=+-@\t\r'";
 
     static readonly string[] Required = ["tag", "on", "kind"];
-    static readonly string[] DateFormats = ["yyyy-MM-dd", "d MMM yyyy", "d MMMM yyyy", "d.M.yyyy", "MMM d yyyy", "MMMM d yyyy", "MMMM d, yyyy"];
+    static readonly string[] DateFormats =
+    [
+        "yyyy-MM-dd",
+        "d MMM yyyy",
+        "d MMMM yyyy",
+        "d.M.yyyy",
+        "MMM d yyyy",
+        "MMMM d yyyy",
+        "MMMM d, yyyy",
+    ];
     static readonly string[] DayFirst = [.. DateFormats, "d/M/yyyy", "d/M/yy"];
     static readonly string[] MonthFirst = [.. DateFormats, "M/d/yyyy", "M/d/yy"];
 
@@ -232,7 +241,9 @@ public static class EntryCsv
 
         /// <summary>The one plant of a name, where the garden's names are known.</summary>
         Plant? Named(string name) =>
-            words.Notes?.Index is { } index && Subjects.Find(name, index) is [{ Tags: [var tag], Place: null }] ? plants.GetValueOrDefault(tag) : null;
+            words.Notes?.Index is { } index && Subjects.Find(name, index) is [{ Tags: [var tag], Place: null }]
+                ? plants.GetValueOrDefault(tag)
+                : null;
 
         /// <summary>A row whose kind is a word of the note line, read as that line would be; null for a kind by its name.</summary>
         EntryDraft? AsNote(Plant plant)
@@ -261,7 +272,15 @@ public static class EntryCsv
         DateOnly? Day()
         {
             var written = Field("on") ?? "";
-            if (DateOnly.TryParseExact(written, words.MonthFirst ? MonthFirst : DayFirst, CultureInfo.InvariantCulture, DateTimeStyles.None, out var day))
+            if (
+                DateOnly.TryParseExact(
+                    written,
+                    words.MonthFirst ? MonthFirst : DayFirst,
+                    CultureInfo.InvariantCulture,
+                    DateTimeStyles.None,
+                    out var day
+                )
+            )
                 return day;
             Wrong($"\"{written}\" is no date such as 2031-05-24");
             return null;

@@ -120,7 +120,9 @@ public static partial class PlantList
         plant = Found(plant);
         var doubts = new List<string>();
         if (plant.Near.Count > 0 || CultureSheets.Shipped.ForTaxon(plant.Taxon, Blank(plant.Medium)) is null)
-            doubts.Add(plant.Taxon.Length == 0 ? "No name stands here." : $"No sheet is known for \"{plant.Taxon}\": general advice until it is.");
+            doubts.Add(
+                plant.Taxon.Length == 0 ? "No name stands here." : $"No sheet is known for \"{plant.Taxon}\": general advice until it is."
+            );
         var tag = plant.Tag.Trim();
         if (tag.Length > 0 && !Tags.Sound(tag))
             doubts.Add($"{Tags.Rule(tag)}.");
@@ -157,8 +159,19 @@ public static partial class PlantList
     {
         string[] formats =
         [
-            "yyyy-MM-dd", "d MMM yyyy", "d MMMM yyyy", "MMM d yyyy", "MMMM d yyyy", "MMM d, yyyy", "MMMM d, yyyy", "d.M.yyyy", "MMMM yyyy",
-            "MMM yyyy", "yyyy-MM", "yyyy", .. usUnits ? (string[])["M/d/yyyy", "M/d/yy"] : ["d/M/yyyy", "d/M/yy"],
+            "yyyy-MM-dd",
+            "d MMM yyyy",
+            "d MMMM yyyy",
+            "MMM d yyyy",
+            "MMMM d yyyy",
+            "MMM d, yyyy",
+            "MMMM d, yyyy",
+            "d.M.yyyy",
+            "MMMM yyyy",
+            "MMM yyyy",
+            "yyyy-MM",
+            "yyyy",
+            .. usUnits ? (string[])["M/d/yyyy", "M/d/yy"] : ["d/M/yyyy", "d/M/yy"],
         ];
         return DateOnly.TryParseExact(written.Trim(), formats, CultureInfo.InvariantCulture, DateTimeStyles.None, out var day) ? day : null;
     }
@@ -192,7 +205,12 @@ public static partial class PlantList
         while (csv.Read() && rows.Count <= Most + 1)
             if (csv.Record is { } record && record.Any(cell => !string.IsNullOrWhiteSpace(cell)))
                 rows.Add([.. record.Select(cell => cell.Trim())]);
-        return rows.Count == 0 ? [[""]] : rows;
+        return rows.Count == 0
+            ?
+            [
+                [""],
+            ]
+            : rows;
     }
 
     /// <summary>Tabs as spreadsheets copy them, semicolons, commas; a list of names with commas in them has no columns.</summary>
@@ -266,11 +284,19 @@ public static partial class PlantList
             return plant with
             {
                 Taxon = taxon,
-                Name = plant.Name.Length == 0 && taxon != written ? written : plant.Name == taxon ? "" : plant.Name,
+                Name =
+                    plant.Name.Length == 0 && taxon != written ? written
+                    : plant.Name == taxon ? ""
+                    : plant.Name,
                 Near = [],
             };
         var near = CultureSheets.Shipped.Search(written).Concat(written.Split(' ').SelectMany(word => CultureSheets.Shipped.Search(word)));
-        return plant with { Taxon = written, Name = plant.Name == written ? "" : plant.Name, Near = [.. near.Select(found => found.Taxon).Distinct().Take(4)] };
+        return plant with
+        {
+            Taxon = written,
+            Name = plant.Name == written ? "" : plant.Name,
+            Near = [.. near.Select(found => found.Taxon).Distinct().Take(4)],
+        };
     }
 
     /// <summary>A botanical or common name, or a name with a genus in it: "yellow Lycaste", "Phalaenopsis 'White'".</summary>
@@ -295,7 +321,10 @@ public static partial class PlantList
 
     static string? Blank(string text) => string.IsNullOrWhiteSpace(text) ? null : text.Trim();
 
-    [GeneratedRegex("""^(?<size>\d+(?:[.,]\d+)?(?:\s+\d/\d)?\s*(?:cm|mm|inch(?:es)?|in\b|")?)?\s*(?<kind>[\p{L}][\p{L} -]{0,30})?$""", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        """^(?<size>\d+(?:[.,]\d+)?(?:\s+\d/\d)?\s*(?:cm|mm|inch(?:es)?|in\b|")?)?\s*(?<kind>[\p{L}][\p{L} -]{0,30})?$""",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex PotWords();
 
     [GeneratedRegex(@"\([^)]*\)")]

@@ -19,10 +19,13 @@ public static partial class Tags
     public static string Propose(string? name, IEnumerable<string> taken)
     {
         const int letters = 3;
-        var begins = string.Concat((name ?? "").Normalize(System.Text.NormalizationForm.FormD).Where(char.IsAsciiLetter).Take(letters)).ToUpperInvariant();
+        var begins = string.Concat((name ?? "").Normalize(System.Text.NormalizationForm.FormD).Where(char.IsAsciiLetter).Take(letters))
+            .ToUpperInvariant();
         if (begins.Length == 0)
             begins = "PLT";
-        var used = taken.Where(tag => tag.StartsWith(begins + "-", StringComparison.OrdinalIgnoreCase)).ToHashSet(StringComparer.OrdinalIgnoreCase);
+        var used = taken
+            .Where(tag => tag.StartsWith(begins + "-", StringComparison.OrdinalIgnoreCase))
+            .ToHashSet(StringComparer.OrdinalIgnoreCase);
         return Enumerable.Range(1, used.Count + 1).Select(number => $"{begins}-{number:00}").First(tag => !used.Contains(tag));
     }
 

@@ -40,13 +40,10 @@ sealed class FreeText(List<Item> items, EntryKind? of)
     }
 
     /// <summary>A word that joins clauses stands before it.</summary>
-    public bool Joined(int index) =>
-        index > 0 && items[index - 1].Filler && Joining.Contains(items[index - 1].Text);
+    public bool Joined(int index) => index > 0 && items[index - 1].Filler && Joining.Contains(items[index - 1].Text);
 
     /// <summary>Behind a preposition a word belongs to what stands before it: "on 2 back bulbs", "with water".</summary>
-    bool Joins(int index) =>
-        index > 0
-        && Before.Contains(items[index - 1].Text);
+    bool Joins(int index) => index > 0 && Before.Contains(items[index - 1].Text);
 
     /// <summary>It says that something was done.</summary>
     public static bool Past(string text) => text.EndsWith("ed", StringComparison.Ordinal) || text.Contains("ed ", StringComparison.Ordinal);

@@ -35,7 +35,20 @@ public sealed record Unit(string Symbol, Dimension Dimension, double Factor, dou
     public static readonly Unit In = new("in", Dimension.Length, 2.54, 0, "inch", "inches", "ins", "\"", "″");
     public static readonly Unit Ft = new("ft", Dimension.Length, 30.48, 0, "foot", "feet");
 
-    public static readonly Unit Ml = new("mL", Dimension.Volume, 1, 0, "millilitre", "millilitres", "milliliter", "milliliters", "cc", "mls", "mils", "mil");
+    public static readonly Unit Ml = new(
+        "mL",
+        Dimension.Volume,
+        1,
+        0,
+        "millilitre",
+        "millilitres",
+        "milliliter",
+        "milliliters",
+        "cc",
+        "mls",
+        "mils",
+        "mil"
+    );
     public static readonly Unit L = new("L", Dimension.Volume, 1000, 0, "litre", "litres", "liter", "liters", "lt", "ltr", "ltrs");
     public static readonly Unit FlOz = new("fl oz", Dimension.Volume, GallonMl / 128, 0, "floz", "fluid ounce", "fluid ounces");
     public static readonly Unit Cup = new("cup", Dimension.Volume, GallonMl / 16, 0, "cups");
@@ -54,7 +67,17 @@ public sealed record Unit(string Symbol, Dimension Dimension, double Factor, dou
     public static readonly Unit Lb = new("lb", Dimension.Mass, 453.59237, 0, "pound", "pounds", "lbs");
 
     public static readonly Unit C = new("°C", Dimension.Temperature, 1, 0, "c", "celsius", "degrees c", "degrees celsius", "deg c");
-    public static readonly Unit F = new("°F", Dimension.Temperature, 5.0 / 9, -160.0 / 9, "f", "fahrenheit", "degrees f", "degrees fahrenheit", "deg f");
+    public static readonly Unit F = new(
+        "°F",
+        Dimension.Temperature,
+        5.0 / 9,
+        -160.0 / 9,
+        "f",
+        "fahrenheit",
+        "degrees f",
+        "degrees fahrenheit",
+        "deg f"
+    );
 
     public static readonly Unit Ppm = new("ppm", Dimension.DissolvedSolids, 1, 0, "mg/l");
     public static readonly Unit Percent = new("%", Dimension.Share, 1, 0, "percent", "per cent", "pct");

@@ -33,8 +33,12 @@ public static partial class UsProse
             text.Append(Say(new Quantity(numbers[index], from).In(to).Value, digits));
             at = capture.Index + capture.Length;
         }
-        var space = match.Value[(at - match.Index)..match.Value.IndexOf(match.Groups["unit"].Value, at - match.Index, StringComparison.Ordinal)];
-        return text.Append(space).Append(to == Unit.Cup && numbers.Max() * from.Factor >= 2 * SmallestCupsMl ? "cups" : to.Symbol).ToString();
+        var space = match.Value[
+            (at - match.Index)..match.Value.IndexOf(match.Groups["unit"].Value, at - match.Index, StringComparison.Ordinal)
+        ];
+        return text.Append(space)
+            .Append(to == Unit.Cup && numbers.Max() * from.Factor >= 2 * SmallestCupsMl ? "cups" : to.Symbol)
+            .ToString();
     }
 
     /// <summary>What a unit becomes, and to how many decimals.</summary>
@@ -62,10 +66,10 @@ public static partial class UsProse
     // Several numbers can share a unit: "8.5 of 10 cm", "25–30 °C", "0.4 to 2.5 cm". A dose to a volume is left alone.
     [GeneratedRegex(
         """
-        (?<![\w.,/#-])(?<!(?:mL|g|tsp|drops?)\s(?:in|per|to)\s)(?<number>[−-]?\d+(?:\.\d+)?)
-        (?:\s?(?:–|-|/|×)\s?(?<number>\d+(?:\.\d+)?)|\s(?:to|of|and|or|over)\s(?<number>[−-]?\d+(?:\.\d+)?))?
-        \s?(?<unit>cm|mm|mL|L|°C)(?![\w²³])(?!\s?/\s?L|\s(?:per|in|to\s(?:a|the|each))\s(?:\d+\s)?(?:L|litre))
-        """,
+            (?<![\w.,/#-])(?<!(?:mL|g|tsp|drops?)\s(?:in|per|to)\s)(?<number>[−-]?\d+(?:\.\d+)?)
+            (?:\s?(?:–|-|/|×)\s?(?<number>\d+(?:\.\d+)?)|\s(?:to|of|and|or|over)\s(?<number>[−-]?\d+(?:\.\d+)?))?
+            \s?(?<unit>cm|mm|mL|L|°C)(?![\w²³])(?!\s?/\s?L|\s(?:per|in|to\s(?:a|the|each))\s(?:\d+\s)?(?:L|litre))
+            """,
         RegexOptions.IgnorePatternWhitespace | RegexOptions.CultureInvariant
     )]
     private static partial Regex Quantities();

@@ -1,7 +1,7 @@
 using System.Text;
+using System.Text.RegularExpressions;
 using BudClock.Data;
 using Microsoft.AspNetCore.Mvc.RazorPages;
-using System.Text.RegularExpressions;
 
 namespace BudClock.Web.Doorstep;
 
@@ -58,6 +58,9 @@ public sealed partial class UnitsAtTheEdge(RequestDelegate next)
     public static string Of(string html) =>
         Pieces().Replace(html, piece => piece.Groups["text"].Success ? UsProse.Of(piece.Value.Replace("&#xB0;C", "°C")) : piece.Value);
 
-    [GeneratedRegex(@"<(?:textarea|script|style)\b.*?</(?:textarea|script|style)>|<[^>]*>|(?<text>[^<]+)", RegexOptions.Singleline | RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"<(?:textarea|script|style)\b.*?</(?:textarea|script|style)>|<[^>]*>|(?<text>[^<]+)",
+        RegexOptions.Singleline | RegexOptions.IgnoreCase
+    )]
     private static partial Regex Pieces();
 }

@@ -1,5 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Advising;
+using BudClock.Core.Culture;
 
 namespace BudClock.Web.Drawing;
 
@@ -36,6 +37,31 @@ public sealed record YearDial(
             plant.Ended is { } end ? end.Kind.Words : plant.Phase.Phase.Words(),
             plant.Ended is { } ended ? Dates.Long(ended.On) : WordsUnder(plant)
         );
+    }
+
+    /// <summary>The usual year of a sheet, with today's hand in it.</summary>
+    public static YearDial Of(CultureSheet sheet, Garden garden, DateOnly today)
+    {
+        var dial = new DialGeometry(garden.Southern);
+        var phase = sheet.PhaseOn(today, garden.Southern);
+        return new(
+            [.. Enumerable.Range(1, 12).Select(month => DialMonth.Of(dial, today.Year, month))],
+            [.. Enum.GetValues<LaneKind>().Select(kind => new DialRing(kind, Radius(kind)))],
+            [.. sheet.Usual.Select(lane => Arc(dial, lane, garden.Southern, today))],
+            garden.Latitude is { } latitude ? dial.DayBand(today.Year, latitude, NightRadius - (BandWidth / 2), BandWidth) : null,
+            dial.At(today, 50),
+            dial.At(today, 169),
+            phase?.Phase.Phase.Words() ?? "",
+            "is usual now"
+        );
+    }
+
+    static DialArc Arc(DialGeometry dial, UsualLane lane, bool southern, DateOnly today)
+    {
+        var (from, to) = (lane.From.In(today.Year, southern), lane.To.In(today.Year, southern));
+        if (to < from)
+            to = to.AddYears(1);
+        return new(lane.Lane, false, dial.Arc(from, to, Radius(lane.Lane)), from, to, today) { Usual = true };
     }
 
     static double Radius(LaneKind kind) => OuterLane - (LaneStep * (int)kind);
@@ -88,9 +114,12 @@ public sealed record DialRing(LaneKind Kind, double Radius);
 /// <param name="To">Null while the lane is open.</param>
 public sealed record DialArc(LaneKind Kind, bool Expected, string Path, DateOnly From, DateOnly? To, DateOnly Today)
 {
+    /// <summary>It is of the sheet's usual year, and nobody's record.</summary>
+    public bool Usual { get; init; }
+
     /// <summary>For its title and its table row: "Roots, 23 Apr to now".</summary>
     public string Words =>
-        Expected
-            ? $"{Kind} expected, {Dates.Near(From, Today)} to {(To is { } end ? Dates.Near(end, Today) : "later")}"
-            : $"{Kind}, {Dates.Near(From, Today)} to {(To is { } until ? Dates.Near(until, Today) : "now")}";
+        Usual ? $"{Kind}, usually {Dates.Short(From)} to {Dates.Short(To!.Value)}"
+        : Expected ? $"{Kind} expected, {Dates.Near(From, Today)} to {(To is { } end ? Dates.Near(end, Today) : "later")}"
+        : $"{Kind}, {Dates.Near(From, Today)} to {(To is { } until ? Dates.Near(until, Today) : "now")}";
 }

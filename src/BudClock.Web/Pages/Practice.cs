@@ -39,7 +39,15 @@ public sealed record Practice(IReadOnlyList<PracticeStep> Steps)
         yield return new("Say what you did, and when", $"{tag} watered yesterday", entries.Exists(e => e.IsWatering));
         var bench = today.Places.FirstOrDefault(place => plants.Any(plant => plant.Plant.Place == place.Code));
         if (bench is not null)
-            yield return new("Write down a night", $"{bench.Name}: night {(today.Garden.UsUnits ? "57 F" : "14 C")}", today.CoolestNightC(bench.Code) is not null);
-        yield return new("Keep a thought, with Enter twice", $"{tag} stands well by the window", entries.Exists(e => e.Kind == EntryKinds.Note));
+            yield return new(
+                "Write down a night",
+                $"{bench.Name}: night {(today.Garden.UsUnits ? "57 F" : "14 C")}",
+                today.CoolestNightC(bench.Code) is not null
+            );
+        yield return new(
+            "Keep a thought, with Enter twice",
+            $"{tag} stands well by the window",
+            entries.Exists(e => e.Kind == EntryKinds.Note)
+        );
     }
 }

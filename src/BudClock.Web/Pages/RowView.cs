@@ -37,8 +37,7 @@ public sealed record RowView(RoundView Round, Assessment Plant, bool Asking)
 public sealed record FoldView(string Id, string Words, IReadOnlyList<Assessment> Plants, RoundView Round, bool Open);
 
 /// <summary>A button that logs one entry, or asks for its number first.</summary>
-/// <param name="Key">The number key that presses it; 0 for none.</param>
-public sealed record TapView(string Tag, OneTap Tap, bool Strong, bool Focus = false, int Key = 0);
+public sealed record TapView(string Tag, OneTap Tap, bool Strong, bool Focus = false);
 
 /// <summary>What a plant's advice says, block by block.</summary>
 /// <param name="SkipMainReason">The reason of the main advice stands beside it already.</param>

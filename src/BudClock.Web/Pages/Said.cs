@@ -37,8 +37,7 @@ public sealed record Said(ReadNote? Note, string? Words, bool Trouble, bool CanU
 
     static bool StillTyped(Unread unread, string text) => unread.Start + unread.Fragment.Length == text.Length;
 
-    public static Said Refused(ReadNote note) =>
-        new(note, "Nothing was logged yet.", true, false, []) { Keep = note.AsNote };
+    public static Said Refused(ReadNote note) => new(note, "Nothing was logged yet.", true, false, []) { Keep = note.AsNote };
 
     public static Said Wrong(string words) => new(null, words, true, false, []);
 
@@ -57,7 +56,8 @@ public sealed record Said(ReadNote? Note, string? Words, bool Trouble, bool CanU
         );
 
     static IEnumerable<string> Places(ReadNote note, GardenDay today) =>
-        note.Readings.GroupBy(reading => reading.Place)
+        note
+            .Readings.GroupBy(reading => reading.Place)
             .Select(place => $"at {today.PlaceAt(place.Key)?.Name}: {string.Join(", ", place.Select(reading => reading.Words))}");
 
     static string Listed(IReadOnlyList<EntryDraft> entries, GardenDay today) =>

@@ -28,5 +28,7 @@ public sealed class WordsModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
         !plant.Gone
         && plant.Situation.Sheet is { } sheet
         && PossibleKinds.Of(sheet).Contains(kind)
-        && (plant.Plant.Entries.Any(entry => entry.Kind == kind) || !Today.Plants.Any(other => other.Plant.Entries.Any(e => e.Kind == kind)));
+        && (
+            plant.Plant.Entries.Any(entry => entry.Kind == kind) || !Today.Plants.Any(other => other.Plant.Entries.Any(e => e.Kind == kind))
+        );
 }

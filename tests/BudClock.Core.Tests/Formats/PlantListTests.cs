@@ -60,7 +60,8 @@ public class PlantListTests
     [InlineData("name\trepotted\nLycaste\tlast spring", "\"last spring\" is no day, such as 2030-04-20.")]
     [InlineData("name\tstage\nLycaste\tsulking", "What is \"sulking\"? Choose what it is doing now.")]
     [InlineData("Frobnicatrix", "No sheet is known for \"Frobnicatrix\": general advice until it is.")]
-    public void What_is_doubtful_is_said(string list, string? doubt) => Assert.Equal(doubt, Read(list).Plants.Single().Doubts.FirstOrDefault());
+    public void What_is_doubtful_is_said(string list, string? doubt) =>
+        Assert.Equal(doubt, Read(list).Plants.Single().Doubts.FirstOrDefault());
 
     [Fact]
     public void Tags_are_proposed_in_turn_and_none_twice()
@@ -91,5 +92,6 @@ public class PlantListTests
         Assert.Equal(day, PlantList.DayOf(written, us)!.Value.ToString("yyyy-MM-dd"));
 
     [Fact]
-    public void The_example_is_a_list_without_doubts() => Assert.All(Read(PlantList.Example.Replace("LYC-01", "LYC-09")).Plants, p => Assert.Empty(p.Doubts));
+    public void The_example_is_a_list_without_doubts() =>
+        Assert.All(Read(PlantList.Example.Replace("LYC-01", "LYC-09")).Plants, p => Assert.Empty(p.Doubts));
 }

@@ -10,7 +10,10 @@ public partial class JottingsTests
     const double EnoughUnderstood = 0.95;
 
     static string[] Lines(string file) =>
-        [.. File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Notes", file)).Where(line => line.Contains(" => ") && line[0] != '#')];
+        [
+            .. File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Notes", file))
+                .Where(line => line.Contains(" => ") && line[0] != '#'),
+        ];
 
     [Theory]
     [InlineData("jottings.txt")]
@@ -28,7 +31,10 @@ public partial class JottingsTests
 
     static (string Line, string Verdict, string Said) Judge(string written)
     {
-        var (line, meant) = (written[..written.IndexOf(" => ", StringComparison.Ordinal)], written[(written.IndexOf(" => ", StringComparison.Ordinal) + 4)..]);
+        var (line, meant) = (
+            written[..written.IndexOf(" => ", StringComparison.Ordinal)],
+            written[(written.IndexOf(" => ", StringComparison.Ordinal) + 4)..]
+        );
         var note = NoteReader.Read(line, DemoGarden.Context);
         var said = Outcome(note);
         var meanings = meant.Split("||", StringSplitOptions.TrimEntries);

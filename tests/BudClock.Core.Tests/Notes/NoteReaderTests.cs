@@ -144,7 +144,9 @@ public class NoteReaderTests
                 line =>
                 {
                     var note = NoteReader.Read(line, Context);
-                    Assert.True(note.Complete || note.Tag is null || note.Entries.Count == 0 || note.Unread.Count + note.Questions.Count > 0);
+                    Assert.True(
+                        note.Complete || note.Tag is null || note.Entries.Count == 0 || note.Unread.Count + note.Questions.Count > 0
+                    );
                     Assert.All(note.Unread, unread => Assert.Equal(unread.Fragment, line.Substring(unread.Start, unread.Fragment.Length)));
                 },
                 iter: 2000

@@ -53,13 +53,21 @@ public class NoteWordsTests
             Gen.OneOf<string>(plants),
             Gen.OneOf<string>("yesterday", ",", "and", "not", "12 cm", "300 ml", "?", "20/5", "1/2", "!", "xyzzy", "no", "3", "to the sill")
         );
-        Gen.Select(Gen.OneOf<string>("lyc-01", "cat-01", "hoy-02", "watered"), pieces.Array[1, 6], (first, rest) => $"{first} {string.Join(' ', rest)}")
+        Gen.Select(
+                Gen.OneOf<string>("lyc-01", "cat-01", "hoy-02", "watered"),
+                pieces.Array[1, 6],
+                (first, rest) => $"{first} {string.Join(' ', rest)}"
+            )
             .Sample(
                 text =>
                 {
                     var note = NoteReader.Read(text, DemoGarden.Context);
                     if (note.Complete && note.Readings.Count == 0)
-                        Assert.Equal($"{note.Canonical}|{Said(note)}", $"{note.Canonical}|" + Said(NoteReader.Read(note.Canonical, DemoGarden.Context with { Books = _ => null, Sheets = _ => null })));
+                        Assert.Equal(
+                            $"{note.Canonical}|{Said(note)}",
+                            $"{note.Canonical}|"
+                                + Said(NoteReader.Read(note.Canonical, DemoGarden.Context with { Books = _ => null, Sheets = _ => null }))
+                        );
                     if (note.AsNote is { } kept)
                         Assert.All(
                             NoteReader.Read(kept, DemoGarden.Context).Entries,
@@ -71,5 +79,10 @@ public class NoteWordsTests
     }
 
     static string Said(ReadNote note) =>
-        string.Join("; ", note.Groups.SelectMany(group => group.Tags.Select(tag => $"{tag} {string.Join(", ", group.Entries.Select(e => e with { Sure = false }))}")));
+        string.Join(
+            "; ",
+            note.Groups.SelectMany(group =>
+                group.Tags.Select(tag => $"{tag} {string.Join(", ", group.Entries.Select(e => e with { Sure = false }))}")
+            )
+        );
 }

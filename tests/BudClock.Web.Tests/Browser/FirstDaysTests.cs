@@ -52,17 +52,20 @@ public class FirstDaysTests
             }
             var row = browser.Words(".row-plant.chosen");
             browser.Press("1");
-            browser.Until(() => browser.Words("#said").StartsWith("Logged on ", StringComparison.Ordinal) && browser.Words(".row-plant.chosen") != row);
+            browser.Until(() =>
+                browser.Words("#said").StartsWith("Logged on ", StringComparison.Ordinal) && browser.Words(".row-plant.chosen") != row
+            );
             browser.Run("document.getElementById('said').textContent = ''");
         }
         Assert.Empty(browser.ConsoleErrors);
     }
 
     static bool Asks(Chromium browser) =>
-        (bool)browser.Run(
-            "const row = document.querySelector('.row-plant.chosen'); const tap = document.querySelector('.why .likely > form');"
-                + "return !!row?.textContent.includes('Look') && !!tap && !tap.querySelector('input[name=amount]:not([type=hidden])')"
-        )!;
+        (bool)
+            browser.Run(
+                "const row = document.querySelector('.row-plant.chosen'); const tap = document.querySelector('.why .likely > form');"
+                    + "return !!row?.textContent.includes('Look') && !!tap && !tap.querySelector('input[name=amount]:not([type=hidden])')"
+            )!;
 
     [Fact]
     public async Task A_slip_is_put_right_by_the_tab_key_and_what_is_read_is_said()
@@ -145,8 +148,7 @@ public class FirstDaysTests
     }
 
     /// <summary>The garden's file but for the count of saves.</summary>
-    static async Task<string> Pot(Site site) =>
-        System.Text.RegularExpressions.Regex.Replace(await Garden(site), "\"version\": \\d+", "");
+    static async Task<string> Pot(Site site) => System.Text.RegularExpressions.Regex.Replace(await Garden(site), "\"version\": \\d+", "");
 
     [Fact]
     public async Task A_tap_on_the_map_says_where_and_a_garden_file_begins_a_garden()
@@ -169,7 +171,12 @@ public class FirstDaysTests
     public async Task Five_lines_are_practised_and_wished_away_for_good()
     {
         await using var site = await Site.EmptyAsync(new(2031, 5, 24));
-        await site.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Where", "51.5 N 0.7 E"), ("Form.TimeZone", "Europe/London"));
+        await site.PostAsync(
+            "/start?handler=Position",
+            ("Form.Name", "Mine"),
+            ("Form.Where", "51.5 N 0.7 E"),
+            ("Form.TimeZone", "Europe/London")
+        );
         await site.PostAsync("/plants/new", ("Form.Taxon", "Lycaste"), ("Form.Place", "bench"));
         using var browser = new Chromium(site.Address).Open("/");
         Assert.Equal(5, browser.All(".practice li").Count);

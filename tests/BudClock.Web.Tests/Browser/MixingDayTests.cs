@@ -113,12 +113,7 @@ public class MixingDayTests
     public async Task A_newcomer_to_mixing_writes_down_a_water_and_a_feed_and_is_told_what_to_mix()
     {
         await using var site = await Site.EmptyAsync(new(2031, 5, 24));
-        await site.PostAsync(
-            "/start?handler=Position",
-            ("Form.Name", "Mine"),
-            ("Form.Where", "51.5 N 0.7 E"),
-            ("Form.TimeZone", "UTC")
-        );
+        await site.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Where", "51.5 N 0.7 E"), ("Form.TimeZone", "UTC"));
         await site.PostAsync(
             "/plants/new",
             ("Form.Tag", "CAT-1"),

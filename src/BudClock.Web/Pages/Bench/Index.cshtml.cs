@@ -50,7 +50,15 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook) : Garde
         var known = Known(tags);
         if (string.IsNullOrWhiteSpace(text))
             return Partial("_Said", Said.Nothing);
-        return Partial("_Said", known.Count == 0 ? Said.Wrong("Tick at least one plant first.") : Said.Reading(Read(known, text), Today) with { Completions = [] });
+        return Partial(
+            "_Said",
+            known.Count == 0
+                ? Said.Wrong("Tick at least one plant first.")
+                : Said.Reading(Read(known, text), Today) with
+                {
+                    Completions = [],
+                }
+        );
     }
 
     List<string> Known(string[]? tags) => [.. (tags ?? []).Select(tag => Today.Find(tag)?.Plant.Tag).OfType<string>().Distinct()];

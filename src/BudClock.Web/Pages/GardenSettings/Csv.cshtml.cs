@@ -105,7 +105,13 @@ public sealed class CsvModel(TodaysGarden glasshouse, Logbook logbook, WaitingTe
     void Understand()
     {
         var plants = Today.Plants.ToDictionary(a => a.Plant.Tag, a => a.Plant, StringComparer.OrdinalIgnoreCase);
-        Read = EntryCsv.Read(Text!, Columns.Count > 0 ? Columns : null, plants, Today.Day, new(Today.NoteContext(), MonthFirst ??= Today.Garden.UsUnits));
+        Read = EntryCsv.Read(
+            Text!,
+            Columns.Count > 0 ? Columns : null,
+            plants,
+            Today.Day,
+            new(Today.NoteContext(), MonthFirst ??= Today.Garden.UsUnits)
+        );
         var known = KnownIds();
         Known = Read.Rows.Count(row => known.Contains(row.Entry.Id));
     }

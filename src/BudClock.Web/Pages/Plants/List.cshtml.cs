@@ -67,7 +67,12 @@ public sealed class ListModel(TodaysGarden glasshouse, Logbook logbook, Clock cl
 
     /// <summary>Places that the list names and the garden has not.</summary>
     public IReadOnlyList<string> NewPlaces =>
-        [.. Plants.Select(plant => plant.Place).Where(name => name.Length > 0 && PlaceOf(name) is null).Distinct(StringComparer.OrdinalIgnoreCase)];
+        [
+            .. Plants
+                .Select(plant => plant.Place)
+                .Where(name => name.Length > 0 && PlaceOf(name) is null)
+                .Distinct(StringComparer.OrdinalIgnoreCase),
+        ];
 
     public void OnGet() { }
 

@@ -87,7 +87,9 @@ public sealed class LogModel(TodaysGarden glasshouse, Logbook logbook) : GardenP
         Fault = outcome.Trouble;
         if (!outcome.Done)
             return Page();
-        TempData["Said"] = Old is null ? Said.Logged([Plant.Plant.Tag], [entry], Today).Words : $"Corrected on {Plant.Plant.Tag}: {entry.Words}.";
+        TempData["Said"] = Old is null
+            ? Said.Logged([Plant.Plant.Tag], [entry], Today).Words
+            : $"Corrected on {Plant.Plant.Tag}: {entry.Words}.";
         TempData["Undo"] = true;
         return Redirect($"/plants/{Plant.Plant.Tag}");
     }
