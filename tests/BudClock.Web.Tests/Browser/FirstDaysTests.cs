@@ -193,4 +193,17 @@ public class FirstDaysTests
         browser.Open("/");
         Assert.Empty(browser.All(".practice"));
     }
+
+    [Fact]
+    public async Task A_picture_is_kept_from_the_round_in_two_taps()
+    {
+        await using var site = await Site.DemoAsync();
+        var file = Path.Combine(Directory.CreateTempSubdirectory("bud-clock-picture-").FullName, "spike.jpg");
+        await File.WriteAllBytesAsync(file, Photographs.Jpeg(), TestContext.Current.CancellationToken);
+        using var browser = new Chromium(site.Address).Open("/?selected=CYC-01");
+        browser.Find(".picture-tap input").SendKeys(file); // the tap, and the choice
+        browser.Sees("#said", "Picture of CYC-01 kept.");
+        Assert.Contains("\"kind\": \"photo\"", await Garden(site));
+        browser.Sees(".why h2", "Swan orchid");
+    }
 }

@@ -25,7 +25,12 @@ document.addEventListener('pointerup', (event) => {
   held = null;
 });
 
-// A picture from the Round: one tap opens the camera or the folder, the choice sends it.
+// A picture from the Round: one tap opens the camera or the folder, the choice sends it to its plant.
 document.addEventListener('change', (event) => {
-  if (event.target.matches('[data-at-once]') && event.target.files.length > 0) event.target.form.submit();
+  const { of } = event.target.dataset;
+  if (!of || event.target.files.length === 0) return;
+  const form = document.getElementById('picture');
+  form.action = `/plants/${of}?handler=Picture`;
+  form.elements.returnUrl.value = location.pathname + location.search;
+  form.submit();
 });
