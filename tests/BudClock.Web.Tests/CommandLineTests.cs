@@ -46,6 +46,22 @@ public class CommandLineTests
     }
 
     [Fact]
+    public async Task A_backup_begins_a_garden_too_and_a_damaged_one_is_refused()
+    {
+        await using var site = await Site.DemoAsync();
+        var folder = Directory.CreateTempSubdirectory("bud-clock-backup-").FullName;
+        var file = Path.Combine(folder, "copy.zip");
+        Assert.Equal(0, (await RunAsync("backup", file, "--data", site.Folder)).Code);
+        await using var empty = await Site.EmptyAsync(new(2031, 5, 24));
+        var whole = await File.ReadAllBytesAsync(file, Stop);
+        byte[] damaged = [.. whole[..5000], (byte)~whole[5000], .. whole[5001..]];
+        var refused = await empty.UploadAsync("/start?handler=File", "file", ("copy.zip", damaged));
+        Assert.Contains("backup", refused.QuerySelector("[role=alert]").Words());
+        await empty.UploadAsync("/start?handler=File", "file", ("copy.zip", whole));
+        Assert.Equal(await site.Http.GetStringAsync("/api/garden", Stop), await empty.Http.GetStringAsync("/api/garden", Stop));
+    }
+
+    [Fact]
     public async Task A_garden_goes_in_and_out_is_copied_and_put_back()
     {
         await using var site = await Site.DemoAsync();

@@ -29,6 +29,9 @@ sealed class Backup : IDisposable
 
     public int Pictures { get; }
 
+    /// <summary>Where it was unpacked to; gone once it is disposed of.</summary>
+    public string Folder => folder;
+
     /// <summary>Writes beside the name, reads it back, and only then gives it its name.</summary>
     public static async Task<int> WriteAsync(FileInfo target, IDbContextFactory<GardenDb> databases, PictureFolder pictures)
     {

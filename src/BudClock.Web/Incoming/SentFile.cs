@@ -3,7 +3,9 @@ using System.Text;
 using BudClock.Core.Culture;
 using BudClock.Core.Formats;
 using BudClock.Data;
+using BudClock.Web.CommandLine;
 using BudClock.Web.Photos;
+using Microsoft.EntityFrameworkCore;
 
 namespace BudClock.Web.Incoming;
 
@@ -84,6 +86,8 @@ public sealed class SentFile : IDisposable
         try
         {
             await using var zip = new ZipArchive(stream, ZipArchiveMode.Read);
+            if (zip.GetEntry(GardenDatabase.FileName) is not null)
+                return await BackupAsync(stream, pictures, cancel);
             var faults = Paths(zip).ToList();
             if (zip.GetEntry(GardenZip.FileName) is not { } json)
                 return (null, [.. faults, new("zip", $"there is no {GardenZip.FileName} in it")]);
@@ -102,6 +106,32 @@ public sealed class SentFile : IDisposable
         catch (Exception fault) when (fault is EndOfStreamException or NotSupportedException or OverflowException or ArgumentException)
         {
             return (null, [new("zip", "cannot be opened; it may be damaged")]);
+        }
+    }
+
+    /// <summary>The garden of a backup, with its pictures; only of one that is whole.</summary>
+    static async Task<(SentFile?, IReadOnlyList<FileFault>)> BackupAsync(Stream stream, PictureFolder pictures, CancellationToken cancel)
+    {
+        var copy = Path.Combine(Path.GetTempPath(), Path.GetRandomFileName());
+        try
+        {
+            stream.Position = 0;
+            await using (var file = File.Create(copy))
+                await stream.CopyToAsync(file, cancel);
+            using var backup = await Backup.UnpackAsync(new(copy), Path.GetTempPath());
+            if (backup.Faults.Count > 0)
+                return (null, [.. backup.Faults.Select(fault => new FileFault("backup", fault))]);
+            await using var services = new ServiceCollection().AddGarden(backup.Folder).BuildServiceProvider();
+            await GardenFolder.PrepareAsync(services.GetRequiredService<IDbContextFactory<GardenDb>>(), backup.Folder, _ => { });
+            if (await services.GetRequiredService<GardenStore>().ReadAsync() is not { } garden)
+                return (null, [new("backup", "there is no garden in it")]);
+            var ready = Directory.CreateTempSubdirectory("bud-clock-pictures-").FullName;
+            new PictureFolder(ready).TakeOver(new PictureFolder(backup.Folder));
+            return (new(garden, pictures, ready), []);
+        }
+        finally
+        {
+            File.Delete(copy);
         }
     }
 
