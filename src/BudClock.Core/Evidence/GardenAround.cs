@@ -29,8 +29,7 @@ public sealed class GardenAround
             new(record.Garden, record.Readings, earlier ?? []),
             new(record.Plants, today),
             record.Plants
-        )
-    { }
+        ) { }
 
     GardenAround(
         Garden garden,

@@ -85,12 +85,10 @@ public sealed partial record Coordinates(double Latitude, double Longitude)
         var off = zone.BaseUtcOffset.TotalHours - sun;
         // Beyond the date line a day's difference is none.
         off -= 24 * Math.Round(off / 24);
-        return Math.Abs(off) <= MostHoursOff
-            ? null
-            : string.Create(
-                CultureInfo.InvariantCulture,
-                $"There the sun is about {Math.Abs(Math.Round(sun))} hours {(sun < 0 ? "behind" : "before")} Greenwich, and that zone is not."
-            );
+        if (Math.Abs(off) <= MostHoursOff)
+            return null;
+        var side = sun < 0 ? "behind" : "before";
+        return $"There the sun is about {Math.Abs(Math.Round(sun)):0} hours {side} Greenwich, and that zone is not.";
     }
 
     [GeneratedRegex("(?<![A-Z])(NORTH|SOUTH|EAST|WEST|[NSEW])(?![A-Z])\\.?")]

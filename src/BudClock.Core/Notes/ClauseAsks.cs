@@ -31,13 +31,13 @@ static class ClauseAsks
                 item.Start,
                 item.End,
                 [
-                    .. Mixing.MeterScale.All.Select(scale =>
-                        (
-                            $"{item.Amount!.Value.Value * scale.PpmPerMilliSiemens:0} ppm, scale {scale.Name}",
-                            $"{named}{(item.Amount!.Value.Value * scale.PpmPerMilliSiemens).ToString("0", CultureInfo.InvariantCulture)} ppm"
-                        )
-                    ),
+                    .. Mixing
+                        .MeterScale.All.Select(scale => (scale.Name, Ppm: Ppm(item, scale)))
+                        .Select(a => ($"{a.Ppm}, scale {a.Name}", $"{named}{a.Ppm}")),
                 ]
             )
         );
+
+    static string Ppm(Item item, Mixing.MeterScale scale) =>
+        string.Create(CultureInfo.InvariantCulture, $"{item.Amount!.Value.Value * scale.PpmPerMilliSiemens:0} ppm");
 }

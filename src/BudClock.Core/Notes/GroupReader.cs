@@ -37,12 +37,14 @@ sealed record GroupRead(Segment Segment, List<Clause> Clauses, List<Taken> Taken
         var placed = new List<(Found, DateOnly?, Clause)>();
         for (var i = 0; i < Clauses.Count; i++)
             foreach (var found in Clauses[i].Found)
-                foreach (var day in DaysOf(i))
-                    placed.Add((found, day, Clauses[i]));
+            foreach (var day in DaysOf(i))
+                placed.Add((found, day, Clauses[i]));
         return placed;
     }
 
-    /// <summary>The clause's own days, with those of clauses of days alone behind it; else the day that stands for the whole part.</summary>
+    /// <summary>
+    /// The clause's own days, with those of clauses of days alone behind it; else the day that stands for the whole part.
+    /// </summary>
     IEnumerable<DateOnly?> DaysOf(int index)
     {
         var own = Clauses[index].Days.Select(day => day.Day).ToList();

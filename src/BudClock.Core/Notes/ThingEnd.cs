@@ -78,7 +78,9 @@ sealed class ThingEnd(ClauseScope scope, OpenEntry done, Thing thing, Item name,
             scope.Keep(Make(kind, scope.InUnits(kind, quantity), done.Quoted, number));
     }
 
-    /// <summary>What a bare number says: how many before the word; behind it what the word allows, or what goes on from the last one.</summary>
+    /// <summary>
+    /// What a bare number says: how many before the word; behind it what the word allows, or what goes on from the last one.
+    /// </summary>
     EntryKind? OfBare(Quantity quantity)
     {
         var (length, count) = (thing.Measure(Dimension.Length), thing.Measure(Dimension.Count));

@@ -29,7 +29,8 @@ public sealed record OneTap(
                 Text is null ? ""
                 : Kind.States.Length > 0 ? $" {Text}"
                 : $" \"{Text}\"";
-            return $"{kind}{(Amount is { } amount ? $" {amount.Value.ToString("R", CultureInfo.InvariantCulture)} {amount.Unit}" : "")}{text} ";
+            var number = Amount is { } amount ? $" {amount.Value.ToString("R", CultureInfo.InvariantCulture)} {amount.Unit}" : "";
+            return $"{kind}{number}{text} ";
         }
     }
 }

@@ -117,6 +117,9 @@ public class FirstDaysTests
         browser.Sees("#said .understood", "3 plants Watered 200 mL");
         browser.Press(Keys.Enter);
         browser.Sees("#said", "Logged on 3 plants: Watered 200 mL.");
+        browser.Open("/bench?q=ctm-07");
+        browser.Click(".tile-act button");
+        browser.Sees("#said", "Logged on CTM-07: Soaked.");
         Assert.Empty(browser.ConsoleErrors);
     }
 
