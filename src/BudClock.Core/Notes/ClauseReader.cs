@@ -44,6 +44,8 @@ sealed partial class ClauseReader
 
     bool IsThought()
     {
+        if (items[^1].Text == "?" && !items.Exists(item => item.Word?.Act is { Text: ActText.Rest or ActText.Days }))
+            return true;
         var until = items.FindIndex(item => item.Word?.Act is { Text: ActText.Rest or ActText.Days or ActText.Tale });
         return items.Take(until < 0 ? items.Count : until).Any(item => item.Is(Lexicon.Thought));
     }
@@ -278,10 +280,13 @@ sealed partial class ClauseReader
     /// <summary>"1/4 strength", "20 min".</summary>
     bool HowAhead() => at < items.Count && items[at].Text is "strength" or "min" or "minute" or "minutes" or "hour" or "hours";
 
-    /// <summary>A bare number before a thing that is counted belongs to that: "spike 9 cm 12 buds".</summary>
+    /// <summary>
+    /// A number before a thing belongs to that: "spike 9 cm 12 buds"; one with a unit only where what is open has its say already:
+    /// "plump bulbs and 9 cm roots".
+    /// </summary>
     bool CountsAhead(Item item)
     {
-        if (item.Measured || at >= items.Count)
+        if (at >= items.Count || (item.Measured && open is not { Signs.Count: > 0 }))
             return false;
         var next = items.Skip(at).FirstOrDefault(i => !i.Filler && !i.Is(Lexicon.New));
         return next?.Word?.Thing is { } thing && ThingEnd.Fits(thing, item.Amount!.Value) && next.Word.SignOf(open?.Thing ?? thing) is null

@@ -188,7 +188,8 @@ sealed class ItemReader(IReadOnlyList<Token> tokens, NoteContext context, IReadO
     {
         if (NoteDates.Read(Ahead, context.Today, context.UsUnits) is not { } date)
             return null;
-        return Make(ItemKind.Date, date.Taken) with { Date = date };
+        var words = string.Join(' ', tokens.Skip(at).Take(date.Taken).Select(token => token.Text));
+        return Make(ItemKind.Date, date.Taken, words) with { Date = date };
     }
 
     Item? Number()

@@ -58,10 +58,12 @@ public static class NoteCompletion
     static IEnumerable<Completion> Longer(string line, Subject subject, NoteContext context)
     {
         var written = line[subject.Start..subject.End];
+        var places = context.Index.Places.Where(place => subject.Place is not null && Begins(place.Name, written));
         return context
             .Index.Tags.Where(tag => Begins(tag, written) && tag.Length > written.Length)
             .Order(StringComparer.OrdinalIgnoreCase)
-            .Select(tag => Ended(line, written, tag, tag));
+            .Select(tag => Ended(line, written, tag, tag))
+            .Concat(places.Select(place => Ended(line, written, $"{place.Name}:", place.Name)));
     }
 
     static IEnumerable<Completion> Likely(string line, Subject subject, NoteContext context) =>
@@ -100,5 +102,5 @@ public static class NoteCompletion
 
     static bool Begins(string whole, string begun) => whole.StartsWith(begun, StringComparison.OrdinalIgnoreCase);
 
-    static Completion Ended(string line, string begun, string word, string words) => new(words, $"{line[..^begun.Length]}{word} ");
+    static Completion Ended(string line, string begun, string word, string words) => new(words, $"{line[..^begun.Length]}{word.TrimEnd()} ");
 }

@@ -225,7 +225,7 @@ static class NoteDates
         if (tokens.Length < words.Length)
             return false;
         for (var i = 0; i < words.Length; i++)
-            if (!tokens[i].Is(words[i]))
+            if (tokens[i].Kind is not TokenKind.Word || tokens[i].Text.TrimEnd('.') != words[i])
                 return false;
         return true;
     }

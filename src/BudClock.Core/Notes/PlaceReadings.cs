@@ -8,8 +8,8 @@ static class PlaceReadings
     {
         var items = Items(segment.Content, context);
         var readings = new List<PlaceReading>();
-        var (sort, humid) = ((string?)null, false);
         var day = items.Find(item => item.Kind is ItemKind.Date);
+        var (sort, humid) = (LastNight(day) ? "min" : null, false);
         if (day is { Date.Fault: not null })
             return [];
         foreach (var item in items)
@@ -57,10 +57,9 @@ static class PlaceReadings
     }
 
     /// <summary>The night that ended this morning is this day's.</summary>
-    static DateOnly OnDay(Item? day, NoteContext context) =>
-        day is null ? context.Today
-        : day.Text.Length == 0 && day.Date.Day is { } on ? on
-        : context.Today;
+    static DateOnly OnDay(Item? day, NoteContext context) => LastNight(day) ? context.Today : day?.Date.Day ?? context.Today;
+
+    static bool LastNight(Item? day) => day?.Text == "last night";
 
     static ReadingSort Sort(string? weather) =>
         weather switch

@@ -7,7 +7,7 @@ namespace BudClock.Core.Notes;
 /// As the National Archives of the United States publish it: the first letter, then three digits for the consonants; neighbours with
 /// one digit count once, also across h and w.
 /// </remarks>
-static class Soundex
+public static class Soundex
 {
     const string Digits = "01230120022455012623010202"; // a to z
 

@@ -211,7 +211,7 @@ sealed partial class Subjects
                     first--;
                 return
                 [
-                    new(words[first].Start, words[at + name.Split(' ').Length - 1].End, place.Tags)
+                    new(words[first].Start, words[LastOf(at, name)].End, place.Tags)
                     {
                         Place = place.Code,
                         Whole = everything || first == 0,
@@ -228,6 +228,14 @@ sealed partial class Subjects
         yield return (place.Code.ToLowerInvariant(), place);
         if (name.Length > 1 && index.Places.Count(other => other.Name.EndsWith(name[^1], StringComparison.OrdinalIgnoreCase)) == 1)
             yield return (name[^1], place);
+    }
+
+    /// <summary>The word that a name ends in: "potting-room sill" is two words here, three in the name.</summary>
+    int LastOf(int at, string name)
+    {
+        for (var parts = name.Split(' ').Length; ; at++)
+            if ((parts -= words[at].Text.Split('-').Length) <= 0)
+                return at;
     }
 
     bool Starts(int at, string name)

@@ -111,7 +111,7 @@ public class FirstDaysTests
         browser.Find("input[type=search]").Clear();
         browser.Find("input[type=search]").SendKeys("clivia");
         browser.Until(() => browser.All(".tile").Count == 1);
-        browser.Click(".tile input");
+        browser.Click(".tile input[type=checkbox]");
         browser.Sees("#ticks", "3 ticked");
         browser.Find("#many [name=text]").SendKeys("watered 200 ml");
         browser.Sees("#said .understood", "3 plants Watered 200 mL");

@@ -96,7 +96,7 @@ public class WakingPlantTests
         await using var site = await Site.DemoAsync();
         using var browser = new Chromium(site.Address).Open("/bench?sort=tag");
         browser.Find("#bench-list");
-        browser.Run("[...document.querySelectorAll('.tile input')].slice(0, 9).forEach((box) => box.click())");
+        browser.Run("[...document.querySelectorAll('.tile input[type=checkbox]')].slice(0, 9).forEach((box) => box.click())");
         browser.Find("#many input[name=text]").SendKeys("soaked 400 ml" + Keys.Enter);
         browser.Sees("#said", "Logged on 9 plants: Soaked 400 mL.");
         Assert.Equal(9, Soaks(await site.Http.GetStringAsync("/api/garden", TestContext.Current.CancellationToken)));
