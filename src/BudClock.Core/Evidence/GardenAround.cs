@@ -29,7 +29,8 @@ public sealed class GardenAround
             new(record.Garden, record.Readings, earlier ?? []),
             new(record.Plants, today),
             record.Plants
-        ) { }
+        )
+    { }
 
     GardenAround(
         Garden garden,

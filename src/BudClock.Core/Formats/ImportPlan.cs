@@ -149,8 +149,8 @@ public sealed record ImportPlan(GardenRecord Here, GardenRecord File, ImportWay 
     {
         var known = new Dictionary<string, Plant>(StringComparer.OrdinalIgnoreCase);
         foreach (var plant in here.Plants)
-        foreach (var tag in plant.FormerTags.Prepend(plant.Tag))
-            known.TryAdd(tag, plant);
+            foreach (var tag in plant.FormerTags.Prepend(plant.Tag))
+                known.TryAdd(tag, plant);
         var ids = here.Plants.SelectMany(plant => plant.Entries).Where(entry => !entry.Undone).Select(entry => entry.Id).ToHashSet();
         return [.. file.Plants.Select(plant => PlantMerge.Of(known.GetValueOrDefault(plant.Tag), plant, ids, way))];
     }

@@ -102,5 +102,6 @@ public static class NoteCompletion
 
     static bool Begins(string whole, string begun) => whole.StartsWith(begun, StringComparison.OrdinalIgnoreCase);
 
-    static Completion Ended(string line, string begun, string word, string words) => new(words, $"{line[..^begun.Length]}{word.TrimEnd()} ");
+    static Completion Ended(string line, string begun, string word, string words) =>
+        new(words, $"{line[..^begun.Length]}{word.TrimEnd()} ");
 }

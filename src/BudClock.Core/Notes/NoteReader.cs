@@ -97,6 +97,8 @@ public sealed class NoteReader
             foreach (var doubt in clause.Doubts)
                 questions.Add(Question(doubt));
         }
+        if (group.Segment.Mixed)
+            unread.Add(new(group.Segment.Start, group.Segment.Named(line), "Which plant is which? Say it for each by itself."));
         if (drafts.Count == 0 && group.Clauses.TrueForAll(c => c is { Unread.Count: 0, Doubts.Count: 0 }))
             unread.Add(new(group.Segment.Start, group.Segment.Named(line), "What did you see or do?"));
         groups.Add(new(group.Segment.Tags, drafts));

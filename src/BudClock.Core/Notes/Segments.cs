@@ -4,6 +4,9 @@ namespace BudClock.Core.Notes;
 /// <param name="Loose">It is parted from the one before by a comma or nothing, so a day at the end of the line is for both.</param>
 sealed record Segment(IReadOnlyList<Subject> Subjects, List<Token> Content, bool Loose)
 {
+    /// <summary>"watered lyc-04, cal-02 dry": something before the plants and something else behind them.</summary>
+    public bool Mixed { get; init; }
+
     public IReadOnlyList<string> Tags => [.. Subjects.SelectMany(subject => subject.Tags).Distinct()];
 
     public string? Place => Subjects.Select(subject => subject.Place).FirstOrDefault(place => place is not null);
@@ -83,9 +86,27 @@ sealed class Segments
         for (var i = 0; i < runs.Count; i++)
         {
             var (own, next) = i == runs.Count - 1 ? (between[i], []) : AtBreak(between[i]);
-            Groups.Add(new(runs[i], [.. content, .. own], i > 0 && Loosely(between[i - 1])));
+            var mixed = runs[i].Count > 1 && content.Count > 0 && Says(own);
+            Groups.Add(new(runs[i], [.. content, .. own], i > 0 && Loosely(between[i - 1])) { Mixed = mixed });
             content = next;
         }
+    }
+
+    /// <summary>More is said behind the plants than how and how much: of which of them?</summary>
+    static bool Says(List<Token> tokens)
+    {
+        for (var at = 0; at < tokens.Count;)
+        {
+            if (Lexicon.Shipped.Longest(tokens.ToArray().AsSpan(at)) is not { } word)
+            {
+                at++;
+                continue;
+            }
+            if (!word.Is(Lexicon.How) && (word.Signs.Count > 0 || word.Act is not null || word.Event is not null))
+                return true;
+            at += word.Split.Length;
+        }
+        return false;
     }
 
     static (List<Token> Own, List<Token> Next) AtBreak(List<Token> tokens)
@@ -96,7 +117,9 @@ sealed class Segments
 
     static bool Loosely(List<Token> tokens) => !tokens.Exists(token => token is { Kind: TokenKind.Break, Text: ";" or "." or "\n" });
 
-    static bool IsJoin(Token token) => token.Kind is TokenKind.Break || (token.Kind is TokenKind.Word && Joins.Contains(token.Text));
+    /// <summary>A comma joins plants to one subject; what stands behind a semicolon or a full stop is a sentence of its own.</summary>
+    static bool IsJoin(Token token) =>
+        token is { Kind: TokenKind.Break, Text: "," } || (token.Kind is TokenKind.Word && Joins.Contains(token.Text));
 
     bool OnlyDay(List<Token> tokens)
     {

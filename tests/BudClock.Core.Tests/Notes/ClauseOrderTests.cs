@@ -42,7 +42,10 @@ public class ClauseOrderTests
     public void A_denial_or_a_doubt_never_logs_what_it_denies()
     {
         string[] doubts = ["not", "no longer", "nearly", "almost", "never", "isn't", "maybe", "should be", "is it", "why"];
-        var seen = NoteWords.All(usUnits: false).Where(section => section.Title is "Measured" or "Seen" or "Happened" or "Done").SelectMany(s => s.Rows);
+        var seen = NoteWords
+            .All(usUnits: false)
+            .Where(section => section.Title is "Measured" or "Seen" or "Happened" or "Done")
+            .SelectMany(s => s.Rows);
         foreach (var row in seen.Where(row => row.Kind is not null && row.Kind != EntryKinds.Note && row.Kind != EntryKinds.Flagged))
             foreach (var word in row.Words)
                 foreach (var doubt in doubts)

@@ -74,7 +74,10 @@ public class DoubtsTests
             {
                 var next = Read(answer.Text);
                 Assert.True(next.Unread.Count == 0, $"{line} → {answer.Text}: {string.Join(" ", next.Unread.Select(u => u.Why))}");
-                Assert.DoesNotContain(next.Questions, question => question.Ask == asked.Questions[0].Ask && question.Entry == asked.Questions[0].Entry);
+                Assert.DoesNotContain(
+                    next.Questions,
+                    question => question.Ask == asked.Questions[0].Ask && question.Entry == asked.Questions[0].Entry
+                );
             }
         }
     }
@@ -100,7 +103,8 @@ public class DoubtsTests
     [InlineData("pin-01 watered 5 ml")]
     [InlineData("sai-04 leaf span 14 cm")]
     [InlineData("ctm-03 roots 1 cm")] // the last look found none
-    public void What_is_likely_is_not_asked(string line) => Assert.True(Read(line).Complete, string.Join(" ", Read(line).Questions.Select(q => q.Ask)));
+    public void What_is_likely_is_not_asked(string line) =>
+        Assert.True(Read(line).Complete, string.Join(" ", Read(line).Questions.Select(q => q.Ask)));
 
     /// <summary>A sheet that tells the grower to look for something must allow it to be written.</summary>
     [Fact]

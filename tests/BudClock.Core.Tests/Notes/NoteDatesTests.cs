@@ -46,8 +46,7 @@ public class NoteDatesTests
     [InlineData("20/05/2031", "2031-05-20")]
     [InlineData("20.5.2031", "2031-05-20")]
     [InlineData("5/4", "2031-04-05")]
-    public void A_day_is_read(string written, string day) =>
-        Assert.Equal(day, Read(written).Entries.Single().On.ToString("yyyy-MM-dd"));
+    public void A_day_is_read(string written, string day) => Assert.Equal(day, Read(written).Entries.Single().On.ToString("yyyy-MM-dd"));
 
     [Theory]
     [InlineData("5/20", "2031-05-20")]
@@ -85,7 +84,10 @@ public class NoteDatesTests
     {
         var question = Read(written).Questions.Single();
         Assert.Equal($"Is {written} a day or a share?", question.Ask);
-        Assert.All(question.Answers, answer => Assert.True(NoteReader.Read(answer.Text, new(["A-1"], Specimens.Today)).Complete, answer.Text));
+        Assert.All(
+            question.Answers,
+            answer => Assert.True(NoteReader.Read(answer.Text, new(["A-1"], Specimens.Today)).Complete, answer.Text)
+        );
     }
 
     [Theory]

@@ -42,7 +42,10 @@ public class SubjectsTests
     {
         var note = Read(line);
         Assert.True(note.Complete, string.Join(" ", note.Unread.Select(u => u.Why)));
-        Assert.Equal(tags, string.Join(", ", note.Tags.Order(StringComparer.Ordinal).OrderBy(tag => tags.IndexOf(tag, StringComparison.Ordinal))));
+        Assert.Equal(
+            tags,
+            string.Join(", ", note.Tags.Order(StringComparer.Ordinal).OrderBy(tag => tags.IndexOf(tag, StringComparison.Ordinal)))
+        );
     }
 
     [Theory]
@@ -77,9 +80,31 @@ public class SubjectsTests
         Assert.Equal("MAS-01", Read("mas-01 note it was the heat").Tag);
     }
 
+    [Theory]
+    [InlineData("watered lyc-04 and cal-02; cat-01 dry", "LYC-04+CAL-02 watered; CAT-01 medium")]
+    [InlineData("watered lyc-04; cal-02 dry", "LYC-04 watered; CAL-02 medium")]
+    [InlineData("watered lyc-04. cal-02 dry", "LYC-04 watered; CAL-02 medium")]
+    [InlineData("lyc-04 watered, cal-02 dry", "LYC-04 watered; CAL-02 medium")]
+    [InlineData("lyc-04 watered; cal-02, cal-06 dry", "LYC-04 watered; CAL-02+CAL-06 medium")]
+    [InlineData("watered lyc-04, fed cal-02", "LYC-04 watered; CAL-02 fed")]
+    [InlineData("watered lyc-04 and cal-02 200 ml yesterday", "LYC-04+CAL-02 watered")]
+    public void What_is_said_of_one_is_not_said_of_the_next(string line, string said)
+    {
+        var note = Read(line);
+        Assert.True(note.Complete, string.Join(" ", note.Unread.Select(u => u.Why)));
+        Assert.Equal(
+            said,
+            string.Join("; ", note.Groups.Select(g => $"{string.Join('+', g.Tags)} {string.Join(", ", g.Entries.Select(e => e.Kind))}"))
+        );
+    }
+
+    [Theory]
+    [InlineData("watered lyc-04, cal-02 dry")]
+    [InlineData("watered lyc-04 and cal-02 bulbs plump")]
+    public void Where_nobody_can_tell_which_plant_is_which_nothing_is_logged(string line) => Assert.False(Read(line).Complete);
+
     [Fact]
-    public void What_was_heard_for_a_tag_is_said() =>
-        Assert.Equal([new Taken("lick one", "LYC-01")], Read("lick one dry").Taken);
+    public void What_was_heard_for_a_tag_is_said() => Assert.Equal([new Taken("lick one", "LYC-01")], Read("lick one dry").Taken);
 
     [Fact]
     public void A_tag_of_before_is_still_known()
