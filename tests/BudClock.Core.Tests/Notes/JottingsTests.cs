@@ -16,6 +16,7 @@ public partial class JottingsTests
         ];
 
     [Theory]
+    [InlineData("jottings-0.txt")]
     [InlineData("jottings.txt")]
     [InlineData("jottings-2.txt")]
     [InlineData("jottings-3.txt")]
