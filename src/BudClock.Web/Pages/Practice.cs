@@ -6,7 +6,9 @@ namespace BudClock.Web.Pages;
 /// <param name="Line">The line that would do it in this garden.</param>
 public sealed record PracticeStep(string Words, string Line, bool Done);
 
-/// <summary>The first day's practice: five lines to write in this garden, ticked as they are done, gone for good when wished away.</summary>
+/// <summary>
+/// The first day's practice: five lines to write in this garden, ticked as they are done, gone for good when wished away.
+/// </summary>
 public sealed record Practice(IReadOnlyList<PracticeStep> Steps)
 {
     /// <summary>A garden with so many entries needs no practice.</summary>

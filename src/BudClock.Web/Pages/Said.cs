@@ -46,14 +46,12 @@ public sealed record Said(ReadNote? Note, string? Words, bool Trouble, bool CanU
     public static Said Logged(IReadOnlyList<string> tags, IReadOnlyList<EntryDraft> entries, GardenDay today) =>
         Logged(new ReadNote("", tags, entries, []), today);
 
-    public static Said Logged(ReadNote note, GardenDay today) =>
-        new(
-            null,
-            $"Logged {string.Join("; ", note.Groups.Select(group => $"on {Plants(group.Tags)}: {Listed(group.Entries, today)}").Concat(Places(note, today)))}.",
-            false,
-            true,
-            [.. note.Groups.Where(group => group.Tags.Count == 1).SelectMany(group => Normals(group, today)).Distinct()]
-        );
+    public static Said Logged(ReadNote note, GardenDay today)
+    {
+        var plants = note.Groups.Select(group => $"on {Plants(group.Tags)}: {Listed(group.Entries, today)}");
+        var normals = note.Groups.Where(group => group.Tags.Count == 1).SelectMany(group => Normals(group, today));
+        return new(null, $"Logged {string.Join("; ", plants.Concat(Places(note, today)))}.", false, true, [.. normals.Distinct()]);
+    }
 
     static IEnumerable<string> Places(ReadNote note, GardenDay today) =>
         note

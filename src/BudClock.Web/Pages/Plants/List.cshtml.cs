@@ -42,7 +42,9 @@ public sealed class ListedForm
     static string Plain(string? field) => field?.Trim() ?? "";
 }
 
-/// <summary>A whole collection at once: a list is pasted or sent, shown as it would be taken in, mended in the table, taken in as one act.</summary>
+/// <summary>
+/// A whole collection at once: a list is pasted or sent, shown as it would be taken in, mended in the table, taken in as one act.
+/// </summary>
 public sealed class ListModel(TodaysGarden glasshouse, Logbook logbook, Clock clock) : GardenPage(glasshouse)
 {
     const int LongestField = 80;
