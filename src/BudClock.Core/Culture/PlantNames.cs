@@ -96,10 +96,13 @@ public sealed class PlantNames
 
     sealed class File
     {
+        /// <summary>An older or other botanical name, to the name in use here.</summary>
         public Dictionary<string, string> Synonyms { get; set; } = [];
 
+        /// <summary>A common name, to the genus it means.</summary>
         public Dictionary<string, string> Common { get; set; } = [];
 
+        /// <summary>A made genus, to the genera it was made of.</summary>
         public Dictionary<string, string[]> Crosses { get; set; } = [];
     }
 

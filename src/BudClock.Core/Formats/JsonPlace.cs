@@ -8,8 +8,10 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
 {
     const int LongestText = 4000;
 
+    /// <summary>Where this stands in the file, as its faults name it: <c>plants[3].pot</c>; empty at the top.</summary>
     public string Path => path;
 
+    /// <summary>Notes what is wrong with a member; reading goes on, so that all faults are told at once.</summary>
     public void Fault(string member, string what) => faults.Add(new(At(member), what));
 
     /// <summary>Refuses, by name, every member that the format does not have.</summary>
@@ -19,8 +21,10 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
             Fault(member.Name, $"not a member of this format; known here are {string.Join(", ", members)}");
     }
 
+    /// <summary>Whether the member is there and not null.</summary>
     public bool Has(string member) => Find(member) is not null;
 
+    /// <summary>The member as text; null where it is missing; another type is a fault.</summary>
     public string? Text(string member)
     {
         if (Find(member) is not { } value)
@@ -40,6 +44,7 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
         return Text(member) ?? "";
     }
 
+    /// <summary>The member as a number; null where it is missing; another type is a fault.</summary>
     public double? Number(string member)
     {
         if (Find(member) is not { } value)
@@ -50,6 +55,7 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
         return null;
     }
 
+    /// <summary>The member as a number from min to max, both included; outside of them is a fault.</summary>
     public double? Number(string member, double min, double max)
     {
         if (Number(member) is not { } number)
@@ -60,6 +66,7 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
         return null;
     }
 
+    /// <summary>The member as true or false; false where it is missing.</summary>
     public bool Flag(string member)
     {
         if (Find(member) is not { } value || value.ValueKind is JsonValueKind.False)
@@ -70,6 +77,7 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
         return false;
     }
 
+    /// <summary>The member as a day, yyyy-mm-dd; null where it is missing; another form is a fault.</summary>
     public DateOnly? Date(string member)
     {
         if (Text(member) is not { } text)
@@ -80,6 +88,7 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
         return null;
     }
 
+    /// <summary>The member as an instant with its offset (ISO 8601); null where it is missing; another form is a fault.</summary>
     public DateTimeOffset? Instant(string member)
     {
         if (Text(member) is not { } text)
@@ -90,6 +99,7 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
         return null;
     }
 
+    /// <summary>The member as a UUID; null where it is missing; another form is a fault.</summary>
     public Guid? Id(string member)
     {
         if (Text(member) is not { } text)
@@ -149,6 +159,7 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
         return [];
     }
 
+    /// <summary>The names of all members, in the order of the file.</summary>
     public IEnumerable<string> Members() => element.EnumerateObject().Select(member => member.Name);
 
     string At(string member) => path.Length == 0 ? member : $"{path}.{member}";

@@ -15,6 +15,7 @@ static class JsonText
         Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
     };
 
+    /// <summary>The text of what the writer was told, indented.</summary>
     public static string Write(Action<Utf8JsonWriter> write)
     {
         using var stream = new MemoryStream();
@@ -23,6 +24,7 @@ static class JsonText
         return Encoding.UTF8.GetString(stream.ToArray()) + "\n";
     }
 
+    /// <summary>An array under a name, each item written by the given action; an empty one too.</summary>
     public static void Each<T>(this Utf8JsonWriter json, string name, IEnumerable<T> items, Action<Utf8JsonWriter, T> write)
     {
         json.WriteStartArray(name);
@@ -46,18 +48,21 @@ static class JsonText
         json.WriteEndArray();
     }
 
+    /// <summary>Writes the member where it has a value, and nothing where it is null.</summary>
     public static void Optional(this Utf8JsonWriter json, string name, string? value)
     {
         if (value is not null)
             json.WriteString(name, value);
     }
 
+    /// <summary>Writes the number where there is one, and nothing where it is null.</summary>
     public static void Optional(this Utf8JsonWriter json, string name, double? value)
     {
         if (value is not null)
             json.WriteNumber(name, value.Value);
     }
 
+    /// <summary>Writes the day as yyyy-mm-dd where there is one, and nothing where it is null.</summary>
     public static void Optional(this Utf8JsonWriter json, string name, DateOnly? value)
     {
         if (value is not null)

@@ -6,6 +6,7 @@ namespace BudClock.Core.Formats;
 /// <summary>The mixing shelf in a garden file: its member "mixing".</summary>
 sealed class ShelfFile(DateOnly latest, List<FileFault> faults)
 {
+    /// <summary>The shelf at this place of the file; faults are noted there, and what is faulty is left out.</summary>
     public Shelf Read(JsonPlace at)
     {
         at.Known("tools", "waters", "feeds", "recipes", "batches", "trials");
@@ -189,6 +190,7 @@ sealed class ShelfFile(DateOnly latest, List<FileFault> faults)
         return new(at.Required("code"), at.Required("recipe"), at.Date("from") ?? default, at.Texts("plants")) { Ended = at.Date("ended") };
     }
 
+    /// <summary>Writes the shelf as <see cref="Read"/> reads it.</summary>
     public static void Write(Utf8JsonWriter json, Shelf shelf)
     {
         json.WriteStartObject("mixing");

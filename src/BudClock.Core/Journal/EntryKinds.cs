@@ -100,6 +100,7 @@ public static class EntryKinds
     /// <summary>Set aside until tomorrow: the advice stands, the Round stops asking for the day.</summary>
     public static readonly EntryKind PutOff = new("put-off", "Put off until tomorrow");
 
+    /// <summary>Every kind of the vocabulary, in the order of the contract.</summary>
     public static readonly IReadOnlyList<EntryKind> All =
     [
         GrowthStarted,

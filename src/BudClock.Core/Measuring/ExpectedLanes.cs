@@ -11,6 +11,7 @@ public static class ExpectedLanes
     /// <summary>How far ahead of the hand anything is expected, in days.</summary>
     public const int DaysAhead = 91;
 
+    /// <summary>What goes on or begins after today, by the forecasts, and where there is none by what is usual of the sheet.</summary>
     public static IReadOnlyList<Lane> Ahead(
         CultureSheet sheet,
         IReadOnlyList<Lane> recorded,

@@ -7,6 +7,7 @@ namespace BudClock.Core.Mixing;
 /// <param name="Litres">Of water in the batch.</param>
 public sealed record Dose(Feed Feed, double Grams, double Litres)
 {
+    /// <summary>What the dose brings, in ppm of the water it goes into.</summary>
     public Elements Elements => Elements.Of(Feed, Grams, Litres);
 
     /// <summary>Dissolved salts that the feed adds, ppm.</summary>

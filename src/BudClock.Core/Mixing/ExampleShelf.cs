@@ -7,6 +7,7 @@ namespace BudClock.Core.Mixing;
 /// </remarks>
 public static class ExampleShelf
 {
+    /// <summary>Made-up feeds, waters and recipes of the demo garden.</summary>
     public static readonly Shelf Shelf = new()
     {
         Waters =

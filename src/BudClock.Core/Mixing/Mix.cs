@@ -6,8 +6,10 @@ public sealed record Mix(IReadOnlyList<(Water Water, double Litres)> Waters, IRe
     /// <summary>A measurement this far from the prediction is questioned: wrong spoon, wrong scale, old bottle.</summary>
     public const double QuestionedShare = 0.25;
 
+    /// <summary>All its waters together, in litres.</summary>
     public double Litres => Waters.Sum(part => part.Litres);
 
+    /// <summary>What all doses bring together, in ppm.</summary>
     public Elements Elements => Doses.Aggregate(default(Elements), (sum, dose) => sum + dose.Elements);
 
     /// <summary>The feeds' shares of their labels' full doses, together; 0 where no label gives one.</summary>

@@ -33,12 +33,16 @@ public sealed record Shelf
     /// <summary>Nothing is on it.</summary>
     public bool IsEmpty => IsBare && Tools == Tools.Usual;
 
+    /// <summary>The water of that code; null where there is none.</summary>
     public Water? Water(string? code) => Waters.FirstOrDefault(water => water.Code == code);
 
+    /// <summary>The feed of that code; null where there is none.</summary>
     public Feed? Feed(string? code) => Feeds.FirstOrDefault(feed => feed.Code == code);
 
+    /// <summary>The recipe of that code; null where there is none.</summary>
     public Recipe? Recipe(string? code) => Recipes.FirstOrDefault(recipe => recipe.Code == code);
 
+    /// <summary>The batch of that code; null where there is none.</summary>
     public Batch? Batch(string? code) =>
         Batches.FirstOrDefault(batch => string.Equals(batch.Code, code, StringComparison.OrdinalIgnoreCase));
 

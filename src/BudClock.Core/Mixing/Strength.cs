@@ -38,6 +38,7 @@ public abstract record Strength
         public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"{Of * 100:0.########} %");
     }
 
+    /// <summary>So much nitrogen in the water, in ppm (mg/L).</summary>
     public sealed record Nitrogen(double Ppm) : Strength
     {
         public override Dose? In(double litres, Feed feed) => Dose.ForNitrogen(feed, Ppm, litres);
@@ -49,6 +50,7 @@ public abstract record Strength
         public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"{Ppm:0.########} ppm N");
     }
 
+    /// <summary>So much of the feed into so much water, as a label says it.</summary>
     public sealed record Measured(Quantity Amount, Quantity Into) : Strength
     {
         public override Dose? In(double litres, Feed feed) =>

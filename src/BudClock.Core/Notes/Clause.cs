@@ -16,8 +16,11 @@ sealed record Doubt(string Entry, string Ask, int Start, int End, IReadOnlyList<
 /// <summary>What a clause says.</summary>
 sealed record Clause
 {
+    /// <summary>The entries that were understood.</summary>
     public List<Found> Found { get; } = [];
+    /// <summary>What has to be asked before anything is logged.</summary>
     public List<Doubt> Doubts { get; } = [];
+    /// <summary>Words that nothing was made of.</summary>
     public List<Unread> Unread { get; } = [];
 
     /// <summary>Its days, each with how many entries stood before it.</summary>
@@ -32,6 +35,7 @@ sealed record Clause
     /// <summary>Nothing but days stands in it.</summary>
     public bool OnlyDays => Days.Count > 0 && Amends is null && Found.Count == 0 && Unread.Count == 0 && Doubts.Count == 0;
 
+    /// <summary>Whether the clause said nothing at all.</summary>
     public bool Empty => Days.Count == 0 && Amends is null && Found.Count == 0 && Unread.Count == 0 && Doubts.Count == 0;
 
     /// <summary>Nothing in it was left unread.</summary>

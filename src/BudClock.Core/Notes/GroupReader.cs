@@ -3,6 +3,7 @@ namespace BudClock.Core.Notes;
 /// <summary>What was read of one segment.</summary>
 sealed record GroupRead(Segment Segment, List<Clause> Clauses, List<Taken> Taken)
 {
+    /// <summary>Readings of the place that was named, where the line has them.</summary>
     public IReadOnlyList<PlaceReading> Readings { get; init; } = [];
 
     /// <summary>The day at the very end, for what stands before on the line.</summary>
@@ -95,6 +96,7 @@ static class GroupReader
         EntryKinds.Cut,
     ];
 
+    /// <summary>Reads what is said of one group of plants; the last entry of the line so far lends its kind to what names none.</summary>
     public static GroupRead Read(string line, Segment segment, NoteContext context, Found? before)
     {
         if (segment.Place is { } place && PlaceReadings.Read(segment, place, context) is { Count: > 0 } readings)

@@ -38,18 +38,23 @@ enum ItemKind
 /// <summary>A piece of a clause with its place in the line.</summary>
 sealed record Item(ItemKind Kind, int Start, int End)
 {
+    /// <summary>The word of the lexicon; null for amounts, dates and unknown words.</summary>
     public Word? Word { get; init; }
+    /// <summary>The number with its unit, where it is one.</summary>
     public Quantity? Amount { get; init; }
+    /// <summary>The day, where it is one.</summary>
     public DateRead Date { get; init; }
 
     /// <summary>The text of an unknown word, the id of an organ, the code of a mix, quoted words.</summary>
     public string Text { get; init; } = "";
 
+    /// <summary>Whether it is a word with that role.</summary>
     public bool Is(string role) => Word?.Is(role) == true;
 
     /// <summary>It adds nothing, unless a neighbour makes something of it.</summary>
     public bool Filler => Kind is ItemKind.Word && Word is { Filler: true, Thing: null, Act: null, Event: null, Signs.Count: 0 };
 
+    /// <summary>Whether it is a number that names its unit.</summary>
     public bool Measured => Kind is ItemKind.Amount && Amount!.Value.Unit is not null;
 }
 
@@ -69,6 +74,7 @@ sealed class ItemReader(IReadOnlyList<Token> tokens, NoteContext context, IReadO
     readonly OrganBook? book = tags is [var only] ? context.Books(only) : null;
     int at;
 
+    /// <summary>The whole clause as items, in order.</summary>
     public List<Item> Read()
     {
         var items = new List<Item>();

@@ -7,14 +7,19 @@ sealed record Segment(IReadOnlyList<Subject> Subjects, List<Token> Content, bool
     /// <summary>"watered lyc-04, cal-02 dry": something before the plants and something else behind them.</summary>
     public bool Mixed { get; init; }
 
+    /// <summary>The plants that are meant, each once.</summary>
     public IReadOnlyList<string> Tags => [.. Subjects.SelectMany(subject => subject.Tags).Distinct()];
 
+    /// <summary>The place that was named first; null where none was.</summary>
     public string? Place => Subjects.Select(subject => subject.Place).FirstOrDefault(place => place is not null);
 
+    /// <summary>Whether all plants of each named place are meant.</summary>
     public bool Whole => Subjects.All(subject => subject.Place is null || subject.Whole);
 
+    /// <summary>Where the first of the names begins in the line.</summary>
     public int Start => Subjects[0].Start;
 
+    /// <summary>The names as they were written.</summary>
     public string Named(string line) => line[Subjects[0].Start..Subjects[^1].End];
 }
 
@@ -31,10 +36,12 @@ sealed class Segments
     /// <summary>What stands before the first plant, where that is only a day.</summary>
     public IReadOnlyList<Token> Lead { get; private set; } = [];
 
+    /// <summary>The groups, in the order of the line.</summary>
     public List<Segment> Groups { get; } = [];
 
     Segments(IReadOnlyList<Subject> subjects, string line) => (this.subjects, this.line) = (subjects, line);
 
+    /// <summary>Parts a line into groups of plants with what is said of each.</summary>
     public static Segments Of(List<Token> tokens, IReadOnlyList<Subject> subjects, string line)
     {
         var segments = new Segments(subjects, line);

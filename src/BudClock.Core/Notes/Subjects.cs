@@ -35,6 +35,7 @@ sealed partial class Subjects
         words = [.. Word().Matches(line).Select(m => (m.Value.ToLowerInvariant().Replace('’', '\''), m.Index, m.Index + m.Length))];
     }
 
+    /// <summary>All names in the line, in order, none overlapping.</summary>
     public static IReadOnlyList<Subject> Find(string line, SubjectIndex index) => new Subjects(line, index).Find();
 
     IReadOnlyList<Subject> Find()

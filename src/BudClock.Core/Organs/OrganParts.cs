@@ -7,20 +7,26 @@ namespace BudClock.Core.Organs;
 /// <param name="Kinds">Kinds of organ that belong to the family.</param>
 public sealed record OrganPart(string Name, LaneKind[] Lanes, string[] Kinds, EntryKind[] Start, EntryKind[] Measure, EntryKind[] Other)
 {
+    /// <summary>The lane in which a new one begins.</summary>
     public LaneKind Lane => Lanes[0];
 
+    /// <summary>Whether an entry of that kind begins such a part.</summary>
     public bool Starts(EntryKind kind) => Start.Contains(kind);
 
+    /// <summary>Whether an entry of that kind measures such a part.</summary>
     public bool Measures(EntryKind kind) => Measure.Contains(kind);
 
+    /// <summary>Whether the organ is of this part.</summary>
     public bool Has(Organ organ) => Kinds.Contains(organ.Kind);
 
+    /// <summary>Every kind of entry that can belong to it.</summary>
     public IEnumerable<EntryKind> All => [.. Start, .. Measure, .. Other];
 }
 
 /// <summary>Which entries are about which organs.</summary>
 public static class OrganParts
 {
+    /// <summary>New growths, fans and the bulbs they make.</summary>
     public static readonly OrganPart Shoot = new(
         "shoot",
         [LaneKind.Growth],
@@ -30,6 +36,7 @@ public static class OrganParts
         [GrowthMatured, GrowthStopped]
     );
 
+    /// <summary>The roots of a growth.</summary>
     public static readonly OrganPart Roots = new(
         "roots",
         [LaneKind.Roots],
@@ -39,6 +46,7 @@ public static class OrganParts
         [RootsAtBase, RootCount, RootsLost]
     );
 
+    /// <summary>Spikes, peduncles and what opens on them.</summary>
     public static readonly OrganPart Flower = new(
         "flower",
         [LaneKind.Spike, LaneKind.Bloom],
@@ -48,6 +56,7 @@ public static class OrganParts
         [Buds, BudsLost, BloomOpened, Blooms, BloomEnded, SpikeLost, CutSpike, SpikeKept, FlowerRemoved, Staked]
     );
 
+    /// <summary>Leaves that are followed one by one.</summary>
     public static readonly OrganPart Leaf = new(
         "leaf",
         [LaneKind.Growth],

@@ -14,9 +14,11 @@ sealed class OrganPlacing
     readonly PlantJournal journal;
     readonly OrganHabit habit;
 
+    /// <summary>Places onto the parts that this book knows.</summary>
     public OrganPlacing(OrganBook book) =>
         (organs, lanes, journal, habit) = ([.. book.Plant.Organs], [.. book.Lanes], book.Journal, book.Habit);
 
+    /// <summary>Gives each entry the part it means; begins a part where a kind begins one.</summary>
     public PlacedEntries Place(IReadOnlyList<EntryDraft> entries)
     {
         var (placed, questions) = (new List<EntryDraft>(), new List<OrganQuestion>());

@@ -24,6 +24,7 @@ enum TokenKind
 /// </summary>
 sealed record Token(TokenKind Kind, int Start, int End, string Text, double Number = 0, DateOnly Date = default)
 {
+    /// <summary>Whether it is exactly that word, in lower case.</summary>
     public bool Is(string word) => Kind is TokenKind.Word && Text == word;
 }
 
@@ -42,6 +43,7 @@ static partial class Tokens
         ["⅞"] = 7.0 / 8,
     };
 
+    /// <summary>The tokens of a line from a position on; what is no word, number or sign is passed over.</summary>
     public static List<Token> Of(string line, int from) => [.. Pattern().Matches(line, from).Select(Read)];
 
     static Token Read(Match match)

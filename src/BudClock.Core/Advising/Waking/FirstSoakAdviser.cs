@@ -53,6 +53,7 @@ public sealed class FirstSoakAdviser : IAdviser
 
     sealed record Conditions(Condition Growth, Condition Roots, Condition Nights, Condition Bulbs)
     {
+        /// <summary>The four conditions in the order in which they are told.</summary>
         public IReadOnlyList<Condition> All => [Growth, Roots, Nights, Bulbs];
     }
 
