@@ -73,16 +73,22 @@ public static class LaneReader
     {
         /// <summary>The kind of entry that opened it.</summary>
         public EntryKind Opener => opener.Kind;
+
         /// <summary>Its first day.</summary>
         public DateOnly From => opener.On;
+
         /// <summary>The last day on which something was seen of it.</summary>
         public DateOnly LastSign { get; set; } = opener.On;
+
         /// <summary>Its last day; null while it goes on.</summary>
         public DateOnly? To { get; private set; }
+
         /// <summary>The part it belongs to, where that is known.</summary>
         public string? Organ { get; set; } = opener.Organ;
+
         /// <summary>How it ended, in the word of the entry kind; null while it goes on or where nothing says.</summary>
         public string? Ending { get; private set; }
+
         /// <summary>Whether it goes on.</summary>
         public bool Open => To is null;
 

@@ -18,8 +18,10 @@ sealed record Clause
 {
     /// <summary>The entries that were understood.</summary>
     public List<Found> Found { get; } = [];
+
     /// <summary>What has to be asked before anything is logged.</summary>
     public List<Doubt> Doubts { get; } = [];
+
     /// <summary>Words that nothing was made of.</summary>
     public List<Unread> Unread { get; } = [];
 

@@ -40,8 +40,10 @@ sealed record Item(ItemKind Kind, int Start, int End)
 {
     /// <summary>The word of the lexicon; null for amounts, dates and unknown words.</summary>
     public Word? Word { get; init; }
+
     /// <summary>The number with its unit, where it is one.</summary>
     public Quantity? Amount { get; init; }
+
     /// <summary>The day, where it is one.</summary>
     public DateRead Date { get; init; }
 

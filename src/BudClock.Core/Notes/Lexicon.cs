@@ -21,25 +21,32 @@ sealed record Thing(string Name)
 {
     /// <summary>How it is said; the first is the one that is shown.</summary>
     public string[] Say { get; init; } = [];
+
     /// <summary>Shortenings of it.</summary>
     public string[] Short { get; init; } = [];
+
     /// <summary>What a number beside it measures, one kind for a dimension.</summary>
     public EntryKind[] Measures { get; init; } = [];
 
     /// <summary>Words that make a bare number a length, or a count.</summary>
     public string[] Lengths { get; init; } = [];
     public string[] Counts { get; init; } = [];
+
     /// <summary>What "new" or "first" before it means.</summary>
     public Meaning? New { get; init; }
+
     /// <summary>What it means on its own.</summary>
     public Meaning? Bare { get; init; }
+
     /// <summary>What "no" before it means.</summary>
     public Meaning? None { get; init; }
+
     /// <summary>What "left" behind it means.</summary>
     public Meaning? Left { get; init; }
 
     /// <summary>Its signs are understood without its name.</summary>
     public bool Alone { get; init; }
+
     /// <summary>What is seen of it, with the words for it.</summary>
     public IReadOnlyDictionary<Meaning, string[]> Signs { get; init; } = new Dictionary<Meaning, string[]>();
 
@@ -87,22 +94,31 @@ sealed class Word(string text)
 {
     /// <summary>The word or words, in lower case, parted by one space.</summary>
     public string Text { get; } = text;
+
     /// <summary>The words one by one.</summary>
     public string[] Split { get; } = text.Split(' ');
+
     /// <summary>The thing it names.</summary>
     public Thing? Thing { get; set; }
+
     /// <summary>The signs it can be, each with its thing.</summary>
     public List<(Thing Thing, Meaning Meaning)> Signs { get; } = [];
+
     /// <summary>The act it names.</summary>
     public Act? Act { get; set; }
+
     /// <summary>What it says happened, on its own.</summary>
     public Meaning? Event { get; set; }
+
     /// <summary>The question it leads to.</summary>
     public Asked? Asked { get; set; }
+
     /// <summary>What a number beside it measures of anything: height, length, width.</summary>
     public string? Dimension { get; set; }
+
     /// <summary>The reading of a place that it names.</summary>
     public string? Weather { get; set; }
+
     /// <summary>Its roles in the grammar, the constants of <see cref="Lexicon"/>.</summary>
     public HashSet<string> Roles { get; } = [];
 
@@ -175,14 +191,19 @@ sealed class Lexicon
 
     /// <summary>All things, in the order of the file.</summary>
     public IReadOnlyList<Thing> Things { get; }
+
     /// <summary>All acts, in the order of the file.</summary>
     public IReadOnlyList<Act> Acts { get; }
+
     /// <summary>Phrases that are asked about.</summary>
     public IReadOnlyList<Asked> Asks { get; }
+
     /// <summary>What happened, with the phrases for it.</summary>
     public IReadOnlyDictionary<Meaning, string[]> Events { get; }
+
     /// <summary>Pests by name.</summary>
     public IReadOnlyList<string> Pests { get; }
+
     /// <summary>Ways in which water and feed are given.</summary>
     public IReadOnlyList<string> Hows { get; }
 

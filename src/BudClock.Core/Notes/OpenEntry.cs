@@ -5,10 +5,13 @@ sealed class OpenEntry
 {
     /// <summary>Where it begins.</summary>
     public required Item First { get; init; }
+
     /// <summary>The thing it is about; null for an act.</summary>
     public Thing? Thing { get; init; }
+
     /// <summary>The act it is; null for a thing.</summary>
     public Act? Act { get; init; }
+
     /// <summary>Where its last word ends in the line.</summary>
     public int End { get; set; }
 
@@ -27,8 +30,10 @@ sealed class OpenEntry
 
     /// <summary>A word says that the number is across.</summary>
     public bool Wide { get; set; }
+
     /// <summary>The part that was named.</summary>
     public string? Organ { get; set; }
+
     /// <summary>The recipe or batch that was named.</summary>
     public string? Mix { get; set; }
 

@@ -7,14 +7,19 @@ public sealed record BenchQuery
 {
     /// <summary>Words that all have to be found: in tag, names, place, phase, pot, medium or the log's free words.</summary>
     public string? Search { get; init; }
+
     /// <summary>Only this place, by its code.</summary>
     public string? Place { get; init; }
+
     /// <summary>Only this phase, by its name.</summary>
     public string? Phase { get; init; }
+
     /// <summary>Only plants of this sheet, by its name.</summary>
     public string? Sheet { get; init; }
+
     /// <summary>One of <see cref="Questions"/>, by its name; another asks nothing.</summary>
     public string? Only { get; init; }
+
     /// <summary>One of <see cref="Sorts"/>; null for the order of walking.</summary>
     public string? Sort { get; init; }
 
