@@ -177,13 +177,7 @@ public class GardenPagesTests
     public async Task A_garden_with_us_units_speaks_them_on_every_page_and_programs_stay_metric()
     {
         await using var site = await Site.DemoAsync();
-        await site.PostAsync(
-            "/garden",
-            ("Form.Name", "Lighthouse glass"),
-            ("Form.Where", "51.5 N 0.7 E"),
-            ("Form.TimeZone", "Europe/London"),
-            ("Form.UsUnits", "true")
-        );
+        await site.SpeakUsUnitsAsync();
         foreach (
             var path in (string[])
                 [

@@ -183,13 +183,7 @@ public class MixingPageTests
     public async Task A_us_garden_keeps_the_batch_that_it_was_shown()
     {
         await using var site = await Site.DemoAsync();
-        await site.PostAsync(
-            "/garden",
-            ("Form.Name", "Lighthouse glass"),
-            ("Form.Where", "51.5 N 0.7 E"),
-            ("Form.TimeZone", "Europe/London"),
-            ("Form.UsUnits", "true")
-        );
+        await site.SpeakUsUnitsAsync();
         var form = (await site.PageAsync("/mixing/today")).QuerySelector("section[aria-labelledby='h-bloom-bloom']")!;
         Assert.StartsWith("33.8 fl oz Bloom mix", form.QuerySelector("h2").Words());
         var litres = form.QuerySelector("[name='Form.Litres']")!.GetAttribute("value")!;

@@ -126,6 +126,16 @@ public sealed class Site : IAsyncDisposable
     public async Task<(string Name, string Value)> VersionAsync(string tag) =>
         ("Form.Version", (await PageAsync($"/plants/{tag}/edit")).QuerySelector("#Form_Version")!.GetAttribute("value")!);
 
+    /// <summary>The demo garden, from now on in inches, fluid ounces and degrees Fahrenheit.</summary>
+    public Task<IDocument> SpeakUsUnitsAsync() =>
+        PostAsync(
+            "/garden",
+            ("Form.Name", "Lighthouse glass"),
+            ("Form.Where", "51.5 N 0.7 E"),
+            ("Form.TimeZone", "Europe/London"),
+            ("Form.UsUnits", "true")
+        );
+
     /// <summary>Sends files in a form, as a browser without script would.</summary>
     public async Task<IDocument> UploadAsync(string path, string field, params (string Name, byte[] Content)[] files)
     {
