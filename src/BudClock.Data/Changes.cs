@@ -39,8 +39,51 @@ public static class Changes
                         Position = await db.Places.CountAsync(),
                     }
                 );
-            (row.Name, row.Setting, row.LampHours) = (place.Name, place.Setting, place.LampHours);
+            row.Take(place);
         };
+
+    /// <summary>Adds a device, or changes the one of that code.</summary>
+    /// <param name="tokenHash">The hash of a new token; the one it has stays where this is null.</param>
+    /// <param name="layout">How its file is read, as JSON; what is known stays where this is null.</param>
+    public static Change Device(Device device, string? tokenHash = null, string? layout = null) =>
+        async (db, _) =>
+        {
+            var row = await db.Devices.FirstOrDefaultAsync(d => d.Code == device.Code);
+            if (row is null)
+                db.Devices.Add(
+                    row = new()
+                    {
+                        Code = device.Code,
+                        Name = device.Name,
+                        Place = device.Place,
+                        Way = device.Way,
+                    }
+                );
+            row.Take(device);
+            row.TokenHash = tokenHash ?? row.TokenHash;
+            row.Layout = layout ?? row.Layout;
+        };
+
+    /// <summary>Takes a device away; what it sent stays.</summary>
+    public static Change WithoutDevice(string code) =>
+        async (db, _) =>
+        {
+            if (await db.Devices.FirstOrDefaultAsync(d => d.Code == code) is { } row)
+                row.Removed = true;
+        };
+
+    /// <summary>Keeps a setting of what lies outside.</summary>
+    public static Change Setting(string name, string json) =>
+        async (db, _) =>
+        {
+            if (await db.Settings.FirstOrDefaultAsync(setting => setting.Name == name) is { } row)
+                row.Json = json;
+            else
+                db.Settings.Add(new() { Name = name, Json = json });
+        };
+
+    /// <summary>Keeps forecasts as they were made; one for the same place and day, made on the same day, is replaced.</summary>
+    public static Change Forecast(IReadOnlyList<ForecastDay> days) => (db, _) => ForecastRows.PutAsync(db, days);
 
     /// <summary>Moves a place one step earlier or later in the walk.</summary>
     public static Change Walk(string code, int step) =>

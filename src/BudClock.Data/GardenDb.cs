@@ -26,6 +26,8 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
     public DbSet<EntryRow> Entries => Set<EntryRow>();
     public DbSet<ReadingRow> Readings => Set<ReadingRow>();
     public DbSet<ForecastRow> Forecast => Set<ForecastRow>();
+    public DbSet<DeviceRow> Devices => Set<DeviceRow>();
+    public DbSet<SettingRow> Settings => Set<SettingRow>();
     public DbSet<ActRow> Acts => Set<ActRow>();
     public DbSet<ActChangeRow> ActChanges => Set<ActChangeRow>();
 
@@ -67,8 +69,15 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
         });
         model.Entity<ActChangeRow>().HasIndex(change => change.Act);
         OnShelf(model);
-        model.Entity<ReadingRow>().HasIndex(r => new { r.PlaceId, r.At }).IsUnique();
-        model.Entity<ForecastRow>().HasIndex(f => new { f.PlaceId, f.On }).IsUnique();
+        model.Entity<ReadingRow>().HasIndex(r => new { r.PlaceId, r.At, r.Device }).IsUnique();
+        model.Entity<ForecastRow>().HasIndex(f => new { f.PlaceId, f.On });
+        model.Entity<DeviceRow>(device =>
+        {
+            device.HasIndex(d => d.Code).IsUnique().HasFilter("Removed = 0");
+            device.HasQueryFilter(d => !d.Removed);
+            AsJson(device.Property(d => d.Paths), paths => paths, json => json);
+        });
+        model.Entity<SettingRow>().HasKey(setting => setting.Name);
     }
 
     /// <summary>Waters, feeds, recipes, batches and trials are stored as they are, by their codes.</summary>

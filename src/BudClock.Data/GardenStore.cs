@@ -1,4 +1,3 @@
-using BudClock.Core.Climate;
 using Microsoft.EntityFrameworkCore;
 
 namespace BudClock.Data;
@@ -13,22 +12,29 @@ public sealed record PlantEntries(string Tag, IReadOnlyList<Entry> Entries, IRea
 /// <summary>An act that was written, for the list of the last ones.</summary>
 public sealed record ActDone(Guid Id, DateTimeOffset At, string Words, bool Undone);
 
+/// <summary>A device with what is kept of it besides.</summary>
+/// <param name="TokenHash">The hash of its token; null for one that has none.</param>
+/// <param name="Layout">How its file is read, as JSON; null until one was.</param>
+public sealed record DeviceKept(Device Device, string? TokenHash, string? Layout);
+
 /// <summary>Reads the garden.</summary>
 public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
 {
     static readonly int Readers = Math.Clamp(Environment.ProcessorCount, 1, 4);
 
     /// <summary>The whole garden; null before it has been set up. What cannot be read is named in it and left out.</summary>
-    /// <param name="readingsSince">Leave out older readings; all by default.</param>
+    /// <param name="readingsSince">Leave out older readings; all by default, none at the end of time.</param>
     /// <param name="acts">
     /// For an export: which entries were written in one act, and all of it as it stood at one moment. Without, entries are read on
     /// all cores.
     /// </param>
     /// <param name="entriesOf">Only the entries of these plants, by key; all by default.</param>
+    /// <param name="plants">False for the garden, its places, devices and forecasts alone.</param>
     public async Task<GardenRecord?> ReadAsync(
         DateTimeOffset? readingsSince = null,
         bool acts = true,
-        IReadOnlyCollection<int>? entriesOf = null
+        IReadOnlyCollection<int>? entriesOf = null,
+        bool plants = true
     )
     {
         await using var db = await databases.CreateDbContextAsync();
@@ -45,16 +51,14 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
             await reading;
         var places = await Rows.ReadAsync(db, db.Places.AsNoTracking().OrderBy(p => p.Position), unread);
         var codes = places.ToDictionary(p => p.Id, p => p.Code);
-        var plants = await Rows.ReadAsync(db, db.Plants.AsNoTracking().OrderBy(p => p.Tag), unread);
+        if (!plants)
+            return new(garden.ToGarden(), [.. places.Select(p => p.ToPlace())], [], [], await ForecastAsync(db, codes, unread));
+        var rows = await Rows.ReadAsync(db, db.Plants.AsNoTracking().OrderBy(p => p.Tag), unread);
         var organs = (await Rows.ReadAsync(db, db.Organs.AsNoTracking(), unread)).ToLookup(o => o.PlantId);
         var forecasts = (await Rows.ReadAsync(db, db.ForecastsKept.AsNoTracking(), unread)).ToLookup(f => f.PlantId);
         var since = readingsSince?.UtcTicks ?? 0;
-        var readings = await Rows.ReadAsync(
-            db,
-            db.Readings.AsNoTracking().Where(r => r.At >= since && !r.Struck).OrderBy(r => r.PlaceId).ThenBy(r => r.At),
-            unread
-        );
-        var forecast = await Rows.ReadAsync(db, db.Forecast.AsNoTracking().OrderBy(f => f.PlaceId).ThenBy(f => f.On), unread);
+        var readings = readingsSince is { } moment && moment == DateTimeOffset.MaxValue ? [] : await ReadingReader.ReadAsync(db, codes, since);
+        var devices = await Rows.ReadAsync(db, db.Devices.AsNoTracking().OrderBy(d => d.Code), unread);
         var vessels = await Rows.ReadAsync(db, db.Vessels.AsNoTracking().OrderBy(v => v.Name), unread);
         var sheets = await Rows.ReadAsync(db, db.SheetChanges.AsNoTracking().OrderBy(c => c.Id), unread);
         var shelf = await ShelfRows.ReadAsync(db, unread);
@@ -62,20 +66,34 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         return new(
             garden.ToGarden(),
             [.. places.Select(p => p.ToPlace())],
-            [.. plants.Select(p => p.ToPlant(Code(p, codes), organs[p.Id], forecasts[p.Id], entries.GetValueOrDefault(p.Id) ?? []))],
-            [
-                .. readings
-                    .Where(r => codes.ContainsKey(r.PlaceId))
-                    .Select(r => new ClimateReading(codes[r.PlaceId], new(r.At, TimeSpan.Zero), r.TemperatureC, r.HumidityPct)),
-            ],
-            [.. forecast.Where(f => codes.ContainsKey(f.PlaceId)).Select(f => new ForecastDay(codes[f.PlaceId], f.On, f.MinC, f.MaxC))]
+            [.. rows.Select(p => p.ToPlant(Code(p, codes), organs[p.Id], forecasts[p.Id], entries.GetValueOrDefault(p.Id) ?? []))],
+            readings,
+            await ForecastAsync(db, codes, unread)
         )
         {
+            Devices = [.. devices.Select(d => d.ToDevice())],
             Vessels = [.. vessels.Select(v => new Vessel(v.Code, v.Name, v.Kind, v.Place))],
             Shelf = shelf,
             SheetChanges = [.. sheets.Select(Mapping.ToChange)],
             Unread = unread,
         };
+    }
+
+    /// <summary>All forecasts, as they were made.</summary>
+    public async Task<IReadOnlyList<ForecastDay>> ForecastAsync()
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        return await ForecastAsync(db, await db.Places.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Code), []);
+    }
+
+    static async Task<IReadOnlyList<ForecastDay>> ForecastAsync(GardenDb db, Dictionary<int, string> codes, List<string> unread)
+    {
+        var rows = await Rows.ReadAsync(db, db.Forecast.AsNoTracking().OrderBy(f => f.PlaceId).ThenBy(f => f.On).ThenBy(f => f.Made), unread);
+        return
+        [
+            .. rows.Where(f => f.PlaceId is null || codes.ContainsKey(f.PlaceId.Value))
+                .Select(f => f.ToForecast(f.PlaceId is { } place ? codes[place] : null)),
+        ];
     }
 
     static string? Code(PlantRow plant, Dictionary<int, string> codes) =>
@@ -127,58 +145,43 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         return [.. acts.Select(a => new ActDone(a.Id, new(a.At, TimeSpan.Zero), a.Words, a.UndoneBy is not null))];
     }
 
-    /// <summary>The readings of a place between two moments.</summary>
+    /// <summary>The readings of a place between two moments, the later one left out, in the order of time.</summary>
     public async Task<IReadOnlyList<ClimateReading>> ReadingsAsync(string place, DateTimeOffset from, DateTimeOffset to)
     {
         await using var db = await databases.CreateDbContextAsync();
-        var (start, end) = (from.UtcTicks, to.UtcTicks);
-        var rows = await db
-            .Readings.AsNoTracking()
-            .Where(r => r.Place!.Code == place && !r.Struck && r.At >= start && r.At <= end)
-            .ToListAsync();
-        return [.. rows.Select(r => new ClimateReading(place, new(r.At, TimeSpan.Zero), r.TemperatureC, r.HumidityPct))];
+        return await db.Places.AsNoTracking().FirstOrDefaultAsync(p => p.Code == place) is { } row
+            ? await ReadingReader.ReadAsync(db, new() { [row.Id] = row.Code }, from.UtcTicks, to.UtcTicks, row.Id)
+            : [];
     }
 
-    sealed record MeanRow(int PlaceId, long Hour, double TemperatureC, double HumidityPct, int Readings);
+    /// <summary>The last readings of a device between two moments, in the order of time.</summary>
+    public async Task<IReadOnlyList<ClimateReading>> OfDeviceAsync(Device device, DateTimeOffset from)
+    {
+        var readings = await ReadingsAsync(device.Place, from, DateTimeOffset.MaxValue);
+        return [.. readings.Where(reading => reading.Device == device.Code)];
+    }
 
-    /// <summary>
-    /// The mean temperature and humidity of each garden day at each place, from a moment on, right across both changes of clock.
-    /// </summary>
-    public async Task<IReadOnlyList<DailyMean>> DailyMeansAsync(DateTimeOffset from)
+    /// <summary>The readings of all places from a moment on, by place, in the order of time.</summary>
+    public async Task<ILookup<string, ClimateReading>> ReadingsSinceAsync(DateTimeOffset from)
     {
         await using var db = await databases.CreateDbContextAsync();
-        if (await db.Gardens.AsNoTracking().SingleOrDefaultAsync() is not { } known)
-            return [];
-        var garden = known.ToGarden();
         var codes = await db.Places.AsNoTracking().ToDictionaryAsync(p => p.Id, p => p.Code);
-        var (start, ticksAnHour) = (from.UtcTicks, TimeSpan.TicksPerHour);
-        var rows = await db
-            .Database.SqlQuery<MeanRow>(
-                $"""
-                SELECT PlaceId, At / {ticksAnHour} AS Hour,
-                    AVG(TemperatureC) AS TemperatureC, AVG(HumidityPct) AS HumidityPct, COUNT(*) AS Readings
-                FROM Readings
-                WHERE At >= {start} AND Struck = 0 AND TemperatureC IS NOT NULL AND HumidityPct IS NOT NULL
-                GROUP BY PlaceId, Hour
-                """
-            )
-            .ToListAsync();
-        var days = rows.Select(row => row.Hour)
-            .Distinct()
-            .ToDictionary(hour => hour, hour => garden.DayAt(new(hour * ticksAnHour, TimeSpan.Zero)));
-        return
-        [
-            .. from row in rows
-            group row by (row.PlaceId, Day: days[row.Hour]) into day
-            let count = day.Sum(row => row.Readings)
-            where codes.ContainsKey(day.Key.PlaceId)
-            select new DailyMean(
-                codes[day.Key.PlaceId],
-                day.Key.Day,
-                day.Sum(row => row.TemperatureC * row.Readings) / count,
-                day.Sum(row => row.HumidityPct * row.Readings) / count
-            ),
-        ];
+        return (await ReadingReader.ReadAsync(db, codes, from.UtcTicks)).ToLookup(reading => reading.Place);
+    }
+
+    /// <summary>The last reading of each device from a moment on, when it was taken and what it said.</summary>
+    public async Task<IReadOnlyList<DeviceKept>> DevicesAsync()
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        var rows = await db.Devices.AsNoTracking().OrderBy(d => d.Name).ToListAsync();
+        return [.. rows.Select(row => new DeviceKept(row.ToDevice(), row.TokenHash, row.Layout))];
+    }
+
+    /// <summary>A setting of what lies outside, as JSON; null where it was never made.</summary>
+    public async Task<string?> SettingAsync(string name)
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        return (await db.Settings.AsNoTracking().FirstOrDefaultAsync(setting => setting.Name == name))?.Json;
     }
 
     /// <summary>Reads a row and writes one page, which reaches the disk.</summary>

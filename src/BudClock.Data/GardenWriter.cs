@@ -14,8 +14,9 @@ public sealed record Act(Guid Id, string Author, DateTimeOffset At, string Words
 /// <param name="Written">False where an act of that id stood already, and nothing was written.</param>
 /// <param name="Number">Its number.</param>
 /// <param name="Plants">Keys of the plants it wrote entries for or changed.</param>
-/// <param name="Wide">It changed more than plants and their journals: a place, a sheet, the shelf.</param>
-public sealed record WrittenAct(bool Written, long Number, IReadOnlyList<int> Plants, bool Wide);
+/// <param name="Wide">It changed more than plants, their journals and the weather: a place, a sheet, the shelf.</param>
+/// <param name="Weather">The spans that its readings are of; empty where it is not known which, null for an act without readings.</param>
+public sealed record WrittenAct(bool Written, long Number, IReadOnlyList<int> Plants, bool Wide, IReadOnlyList<Measured>? Weather);
 
 /// <summary>Changes rows that the context tracks, as part of an act.</summary>
 public delegate Task Change(GardenDb db, ActRow act);
@@ -32,6 +33,69 @@ public sealed class ChangedElsewhereException(string message) : ActRefusedExcept
 /// </summary>
 public sealed class GardenWriter(IDbContextFactory<GardenDb> databases)
 {
+    /// <summary>
+    /// Writes what devices sent, which is nobody's act. It survives the end of the process at any moment; where the power fails, the
+    /// last seconds of it may be missing, which a device sends again or the next reading makes good.
+    /// </summary>
+    /// <returns>How many were of a place that is known; the others were not kept.</returns>
+    public async Task<int> MeasureAsync(
+        IReadOnlyList<ClimateReading> readings,
+        Func<IReadOnlyList<Measured>, Task>? committed = null,
+        CancellationToken cancel = default
+    )
+    {
+        await gate.WaitAsync(cancel);
+        try
+        {
+            await using var db = await databases.CreateDbContextAsync(cancel);
+            await db.Database.OpenConnectionAsync(cancel);
+            await using (var light = Rows.Command(db, "PRAGMA synchronous = NORMAL"))
+                await light.ExecuteNonQueryAsync(cancel);
+            var places = await PlacesAsync(db);
+            var known = readings.Where(reading => places.ContainsKey(reading.Place)).ToList();
+            await using (var transaction = await db.Database.BeginTransactionAsync(cancel))
+            {
+                await ReadingRows.BulkAsync(Rows.Command(db, ReadingRows.Upsert), known, places, act: null);
+                await transaction.CommitAsync(cancel);
+            }
+            if (committed is not null)
+                await committed(Measured.Of(known));
+            return known.Count;
+        }
+        finally
+        {
+            gate.Release();
+        }
+    }
+
+    /// <summary>Keeps forecasts that a service gave, which is nobody's act either.</summary>
+    public async Task ForecastAsync(IReadOnlyList<ForecastDay> days, Func<Task>? committed = null, CancellationToken cancel = default)
+    {
+        await gate.WaitAsync(cancel);
+        try
+        {
+            await using var db = await databases.CreateDbContextAsync(cancel);
+            await ForecastRows.PutAsync(db, days);
+            await db.SaveChangesAsync(cancel);
+            if (committed is not null)
+                await committed();
+        }
+        finally
+        {
+            gate.Release();
+        }
+    }
+
+    static async Task<Dictionary<string, int>> PlacesAsync(GardenDb db)
+    {
+        await using var command = Rows.Command(db, "SELECT Code, Id FROM Places WHERE Removed = 0");
+        await using var rows = await command.ExecuteReaderAsync();
+        var places = new Dictionary<string, int>(StringComparer.OrdinalIgnoreCase);
+        while (await rows.ReadAsync())
+            places[rows.GetString(0)] = rows.GetInt32(1);
+        return places;
+    }
+
     readonly SemaphoreSlim gate = new(1, 1);
 
     /// <summary>Writes an act whole or not at all. What this has returned from is on disk.</summary>
@@ -66,7 +130,7 @@ public sealed class GardenWriter(IDbContextFactory<GardenDb> databases)
         // The lock is taken before anything is read, so that what was read still holds when it is written.
         await using var transaction = await db.Database.BeginTransactionAsync();
         if (await db.Acts.AsNoTracking().FirstOrDefaultAsync(known => known.Id == act.Id) is { } known)
-            return new(false, known.Number, known.Plants, false);
+            return new(false, known.Number, known.Plants, false, null);
         var row = new ActRow
         {
             Id = act.Id,
@@ -89,7 +153,8 @@ public sealed class GardenWriter(IDbContextFactory<GardenDb> databases)
             true,
             row.Number,
             [.. row.Plants.Union(changes.Select(one => one.Plant).OfType<int>())],
-            row.Readings || changes.Any(one => one.Wide)
+            changes.Any(one => one.Wide),
+            row.Readings ? row.Measured : null
         );
     }
 }

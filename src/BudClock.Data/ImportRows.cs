@@ -17,6 +17,8 @@ public static class ImportRows
                 await Changes.Place(place)(db, act);
                 await db.SaveChangesAsync(); // the next one comes after it in the walk, and plants stand at it
             }
+            foreach (var device in plan.Devices)
+                await Changes.Device(device)(db, act);
             foreach (var vessel in plan.Vessels)
                 await Changes.Vessel(vessel)(db, act);
             foreach (var change in plan.SheetChanges)
@@ -26,7 +28,8 @@ public static class ImportRows
             await PlantsAsync(db, act, plan);
             if (plan.Readings.Count > 0)
                 await ReadingRows.PutAsync(db, act, plan.Readings);
-            await ForecastAsync(db, plan);
+            if (plan.Forecast.Count > 0)
+                await ForecastRows.PutAsync(db, plan.Forecast);
         };
 
     static async Task PlantsAsync(GardenDb db, ActRow act, ImportPlan plan)
@@ -86,21 +89,5 @@ public static class ImportRows
     {
         row.PlantId = plant;
         return row;
-    }
-
-    static async Task ForecastAsync(GardenDb db, ImportPlan plan)
-    {
-        if (plan.Forecast.Count == 0)
-            return;
-        var places = await db.Places.ToDictionaryAsync(p => p.Code, p => p.Id, StringComparer.OrdinalIgnoreCase);
-        db.Forecast.AddRange(
-            plan.Forecast.Select(day => new ForecastRow
-            {
-                PlaceId = places[day.Place],
-                On = day.On,
-                MinC = day.MinC,
-                MaxC = day.MaxC,
-            })
-        );
     }
 }

@@ -16,7 +16,77 @@ static class Mapping
             garden.UsUnits
         );
 
-    public static Place ToPlace(this PlaceRow row) => new(row.Code, row.Name, row.Setting, row.LampHours);
+    public static Place ToPlace(this PlaceRow row) =>
+        new(row.Code, row.Name, row.Setting, row.LampHours)
+        {
+            Window = row.Window,
+            Light = row.Light,
+            LampsFrom = row.LampsFrom,
+            LampDistanceCm = row.LampDistanceCm,
+            LampHeightCm = row.LampHeightCm,
+            Draughts = row.Draughts,
+            Cover = row.Cover,
+        };
+
+    public static void Take(this PlaceRow row, Place place)
+    {
+        (row.Name, row.Setting, row.Window, row.Light, row.Cover) = (place.Name, place.Setting, place.Window, place.Light, place.Cover);
+        (row.LampHours, row.LampsFrom, row.LampDistanceCm, row.LampHeightCm) = (
+            place.LampHours,
+            place.LampsFrom,
+            place.LampDistanceCm,
+            place.LampHeightCm
+        );
+        row.Draughts = place.Draughts;
+    }
+
+    public static void Take(this ReadingRow row, ClimateReading reading)
+    {
+        (row.TemperatureC, row.HumidityPct, row.Lux, row.Ppfd) = (reading.TemperatureC, reading.HumidityPct, reading.Lux, reading.Ppfd);
+        (row.Doubt, row.Hours, row.MinC, row.MaxC) = (reading.Doubt, reading.Hours, reading.MinC, reading.MaxC);
+    }
+
+    /// <summary>The same values as a reading.</summary>
+    public static bool Says(this ReadingRow row, ClimateReading reading) =>
+        (row.TemperatureC, row.HumidityPct, row.Lux, row.Ppfd, row.Hours) == (reading.TemperatureC, reading.HumidityPct, reading.Lux, reading.Ppfd, reading.Hours);
+
+    public static Device ToDevice(this DeviceRow row) =>
+        new(row.Code, row.Name, row.Place, row.Way)
+        {
+            DueMinutes = row.DueMinutes,
+            Fahrenheit = row.Fahrenheit,
+            Topic = row.Topic,
+            Paths = row.Paths,
+        };
+
+    public static void Take(this DeviceRow row, Device device) =>
+        (row.Name, row.Place, row.Way, row.DueMinutes, row.Fahrenheit, row.Topic, row.Paths) = (
+            device.Name,
+            device.Place,
+            device.Way,
+            device.DueMinutes,
+            device.Fahrenheit,
+            device.Topic,
+            device.Paths.ToDictionary()
+        );
+
+    public static ForecastDay ToForecast(this ForecastRow row, string? place) =>
+        new(place, row.On, row.MinC, row.MaxC)
+        {
+            SunHours = row.SunHours,
+            HumidityPct = row.HumidityPct,
+            Made = row.Made,
+        };
+
+    public static void Take(this ForecastRow row, ForecastDay day) =>
+        (row.On, row.MinC, row.MaxC, row.SunHours, row.HumidityPct, row.Made) = (
+            day.On,
+            day.MinC,
+            day.MaxC,
+            day.SunHours,
+            day.HumidityPct,
+            day.Made
+        );
 
     /// <summary>A plant with its organs and entries, in the order in which they were written down.</summary>
     public static Plant ToPlant(

@@ -87,6 +87,7 @@ sealed class RowChange
     static async Task<object?> FindAsync(GardenDb db, IEntityType type, object?[] key) =>
         type.ClrType == typeof(PlantRow) ? await db.Plants.IgnoreQueryFilters().FirstOrDefaultAsync(p => p.Id == (int)key[0]!)
         : type.ClrType == typeof(PlaceRow) ? await db.Places.IgnoreQueryFilters().FirstOrDefaultAsync(p => p.Id == (int)key[0]!)
+        : type.ClrType == typeof(DeviceRow) ? await db.Devices.IgnoreQueryFilters().FirstOrDefaultAsync(d => d.Id == (int)key[0]!)
         : await db.FindAsync(type.ClrType, key);
 
     static void Remove(GardenDb db, object row)

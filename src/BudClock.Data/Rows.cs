@@ -16,7 +16,14 @@ public sealed class PlaceRow : IKeptWhenRemoved
     public required string Code { get; set; }
     public required string Name { get; set; }
     public string? Setting { get; set; }
+    public string? Window { get; set; }
+    public string? Light { get; set; }
     public double? LampHours { get; set; }
+    public TimeOnly? LampsFrom { get; set; }
+    public double? LampDistanceCm { get; set; }
+    public double? LampHeightCm { get; set; }
+    public bool? Draughts { get; set; }
+    public string? Cover { get; set; }
 
     /// <summary>Where it comes in the walk.</summary>
     public int Position { get; set; }
@@ -138,6 +145,10 @@ public sealed class ActRow
     /// <summary>It brought readings of the weather.</summary>
     public bool Readings { get; set; }
 
+    /// <summary>The spans that its readings are of; empty where it is not known which.</summary>
+    [System.ComponentModel.DataAnnotations.Schema.NotMapped]
+    public List<Measured> Measured { get; } = [];
+
     /// <summary>The act that this one took back; null for any other.</summary>
     public long? Undoes { get; set; }
 
@@ -208,8 +219,21 @@ public sealed class ReadingRow
     public long At { get; set; }
     public double? TemperatureC { get; set; }
     public double? HumidityPct { get; set; }
+    public double? Lux { get; set; }
+    public double? Ppfd { get; set; }
 
-    /// <summary>The act that brought it; null for a thermometer's own.</summary>
+    /// <summary>The code of the device that sent it; empty for one by hand.</summary>
+    public string Device { get; set; } = "";
+
+    /// <summary>Why it is not believed.</summary>
+    public string? Doubt { get; set; }
+
+    /// <summary>The hours it is the mean of, once it was thinned.</summary>
+    public double? Hours { get; set; }
+    public double? MinC { get; set; }
+    public double? MaxC { get; set; }
+
+    /// <summary>The act that brought it; null for a device's own.</summary>
     public Guid? Act { get; set; }
 
     /// <summary>The act that brought it was taken back.</summary>
@@ -219,9 +243,48 @@ public sealed class ReadingRow
 public sealed class ForecastRow
 {
     public long Id { get; set; }
-    public int PlaceId { get; set; }
+
+    /// <summary>Null for the weather outside.</summary>
+    public int? PlaceId { get; set; }
     public PlaceRow? Place { get; set; }
     public DateOnly On { get; set; }
     public double? MinC { get; set; }
     public double? MaxC { get; set; }
+    public double? SunHours { get; set; }
+    public double? HumidityPct { get; set; }
+
+    /// <summary>The day it was said.</summary>
+    public DateOnly? Made { get; set; }
+}
+
+/// <summary>A device that sends readings by itself.</summary>
+public sealed class DeviceRow : IKeptWhenRemoved
+{
+    public int Id { get; set; }
+    public required string Code { get; set; }
+    public required string Name { get; set; }
+    public required string Place { get; set; }
+    public required string Way { get; set; }
+    public int DueMinutes { get; set; }
+    public bool Fahrenheit { get; set; }
+    public string? Topic { get; set; }
+
+    /// <summary>Measure to path, as a JSON object.</summary>
+    public Dictionary<string, string> Paths { get; set; } = [];
+
+    /// <summary>The hash of its token; null for a device that needs none.</summary>
+    public string? TokenHash { get; set; }
+
+    /// <summary>How its file is read, as JSON; null until one was.</summary>
+    public string? Layout { get; set; }
+
+    /// <inheritdoc/>
+    public bool Removed { get; set; }
+}
+
+/// <summary>A setting of what lies outside, such as the address of the forecast, as JSON.</summary>
+public sealed class SettingRow
+{
+    public required string Name { get; set; }
+    public required string Json { get; set; }
 }

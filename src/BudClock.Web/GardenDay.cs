@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using BudClock.Core.Advising;
 using BudClock.Core.Advising.Vessels;
-using BudClock.Core.Climate;
 using BudClock.Core.Evidence;
 using BudClock.Core.Feeding;
 using BudClock.Core.Mixing;
@@ -19,20 +18,21 @@ public sealed class GardenDay
     IReadOnlyList<SharedVessel>? shared;
     TodaysMix? mix;
 
-    /// <param name="earlier">Daily means of readings that are too old to be held one by one.</param>
+    /// <param name="weather">The weather of its places.</param>
     /// <param name="before">The garden before a change: what the change does not touch keeps its assessment.</param>
-    public GardenDay(GardenRecord record, DateOnly day, IReadOnlyList<DailyMean>? earlier = null, GardenDay? before = null)
+    public GardenDay(GardenRecord record, DateOnly day, PlaceWeathers weather, GardenDay? before = null)
     {
         record = record with { Plants = [.. record.Plants.Select(plant => plant.On(day))] };
         Unread = record.Unread;
         (Garden, Places, Forecast, Day) = (record.Garden, record.Places, record.Forecast, day);
         (Vessels, SheetChanges, Assessor) = (record.Vessels, record.SheetChanges, Assessor.With(record.SheetChanges));
-        around = new(record, day, earlier);
+        around = new(record, day, weather);
+        Devices = record.Devices;
         byTag = Assess(record.Plants, before?.Day == day ? before : null);
     }
 
     GardenDay(GardenDay other, GardenAround around, ImmutableSortedDictionary<string, Assessment> byTag) =>
-        (Garden, Places, Forecast, Day, this.around, Vessels, SheetChanges, Assessor, Unread, this.byTag) = (
+        (Garden, Places, Forecast, Day, this.around, Vessels, SheetChanges, Assessor, Unread, Devices, this.byTag) = (
             other.Garden,
             other.Places,
             other.Forecast,
@@ -42,6 +42,7 @@ public sealed class GardenDay
             other.SheetChanges,
             other.Assessor,
             other.Unread,
+            other.Devices,
             byTag
         );
 
@@ -70,7 +71,7 @@ public sealed class GardenDay
     public DateOnly Day { get; }
     public Garden Garden { get; }
     public IReadOnlyList<Place> Places { get; }
-    public IReadOnlyList<ForecastDay> Forecast { get; }
+    public IReadOnlyList<ForecastDay> Forecast { get; private init; }
     public IReadOnlyList<Vessel> Vessels { get; }
 
     /// <summary>The mixing shelf.</summary>
@@ -141,7 +142,28 @@ public sealed class GardenDay
     public Place? PlaceAt(string? code) => Places.FirstOrDefault(p => p.Code == code);
 
     /// <summary>The coolest night of the last week at a place, °C; null where none was measured.</summary>
-    public Seen<double>? CoolestNightC(string? place) => around.WeatherAt(place).CoolestNight(Day, Nights.Days);
+    public Seen<double>? CoolestNightC(string? place) => around.Weather.At(place).CoolestNight(Day, NightDays);
+
+    /// <summary>How far back a night still speaks for the nights to come.</summary>
+    const int NightDays = 7;
+
+    /// <summary>The weather of its places.</summary>
+    public PlaceWeathers Weather => around.Weather;
+
+    /// <summary>Devices that send readings by themselves.</summary>
+    public IReadOnlyList<Device> Devices { get; }
+
+    /// <summary>The same garden in other weather; plants at places whose weather is as it was keep their assessment.</summary>
+    public GardenDay In(PlaceWeathers weather, IReadOnlyList<ForecastDay> forecast)
+    {
+        var next = new GardenDay(this, around.In(weather, Plants.Select(a => a.Plant)), byTag) { names = names, Forecast = forecast };
+        var changed = Plants.Where(a => !around.Of(a.Plant).Same(next.around.Of(a.Plant)) && !Shared(a)).Select(a => next.Assessed(a.Plant));
+        var shared = Plants.Where(Shared).Select(a => next.Assessed(a.Plant));
+        var all = changed.Concat(shared).Select(a => KeyValuePair.Create(a.Plant.Tag, a)).ToList();
+        return all.Count == 0 ? next : new GardenDay(next, next.around, byTag.SetItems(all)) { names = names, Forecast = forecast };
+
+        bool Shared(Assessment a) => a.Plant.Vessel is not null && !around.Weather.At(a.Plant.Place).Same(weather.At(a.Plant.Place));
+    }
 
     /// <summary>The garden with some plants as they are after a change; what shares their water is assessed anew with them.</summary>
     public GardenDay With(IReadOnlyList<Assessment> changed)

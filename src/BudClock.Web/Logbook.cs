@@ -30,9 +30,6 @@ public sealed class Logbook(GardenWriter writer, TodaysGarden glasshouse, Clock 
     /// <summary>A garden's beginning is nobody's act to take back.</summary>
     const string Beginning = "beginning";
 
-    /// <summary>Whoever measures by itself.</summary>
-    const string Thermometer = "thermometer";
-
     /// <summary>Writes an act. What this has returned from is on disk, and the garden in memory is as it is there.</summary>
     /// <param name="id">Made by whoever sends it; the same one again changes nothing.</param>
     /// <param name="words">What it is, for the list of what was done.</param>
@@ -107,9 +104,14 @@ public sealed class Logbook(GardenWriter writer, TodaysGarden glasshouse, Clock 
     public Task<Outcome> BeginAsync(string words, Change change) =>
         WriteAsync(Guid.CreateVersion7(), Beginning, words, change, null, CancellationToken.None);
 
-    /// <summary>Keeps what a thermometer measured. It is nobody's act, so undo passes over it.</summary>
-    public Task<Outcome> MeasureAsync(IReadOnlyList<ClimateReading> readings, CancellationToken cancel = default) =>
-        WriteAsync(Guid.CreateVersion7(), Thermometer, $"{readings.Count} readings", Changes.Readings(readings), null, cancel);
+    /// <summary>Keeps what devices measured. It is nobody's act, so undo passes over it.</summary>
+    /// <returns>How many were of a place that is known.</returns>
+    public Task<int> MeasureAsync(IReadOnlyList<ClimateReading> readings, CancellationToken cancel = default) =>
+        writer.MeasureAsync(readings, glasshouse.MeasuredAsync, cancel);
+
+    /// <summary>Keeps what a service forecast, which is nobody's act either.</summary>
+    public Task ForecastAsync(IReadOnlyList<ForecastDay> days, CancellationToken cancel = default) =>
+        writer.ForecastAsync(days, glasshouse.ForecastChangedAsync, cancel);
 
     /// <summary>Takes back the last act that stands, whatever it was.</summary>
     public async Task<Outcome> UndoAsync(Guid? id, CancellationToken cancel = default)

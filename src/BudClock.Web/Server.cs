@@ -83,6 +83,7 @@ public static class Server
         services.AddGarden(options.DataFolder);
         services.AddSingleton(new Clock(options.Time, options.Day ?? (options.Demo ? DemoGarden.Day : null)));
         services.AddSingleton(options);
+        services.AddSingleton<PlaceBook>();
         services.AddSingleton<TodaysGarden>();
         services.AddSingleton<Logbook>();
         services.AddSingleton<PictureBook>();

@@ -1,4 +1,5 @@
 using BudClock.Core.Advising;
+using BudClock.Core.Climate;
 using BudClock.Core.Evidence;
 using BudClock.Core.Formats;
 using BudClock.Core.Mixing;
@@ -7,31 +8,27 @@ using BudClock.Data;
 namespace BudClock.Web;
 
 /// <summary>
-/// The garden as it stands today, kept in memory. A plant's assessment is dropped when its journal changes, all of them
-/// when the day, the weather or the garden does; a note on one plant recomputes one plant.
+/// The garden as it stands today, kept in memory. A plant's assessment is dropped when its journal changes, those of a place when its
+/// weather does, all of them when the day or the garden does; a note on one plant recomputes one plant.
 /// </summary>
-public sealed class TodaysGarden(GardenStore store, Clock clock)
+public sealed class TodaysGarden(GardenStore store, PlaceBook places, Clock clock)
 {
-    /// <summary>How far back readings still say something of the nights now, with a day to spare for time zones.</summary>
-    static readonly TimeSpan Spoken = TimeSpan.FromDays(Weather.Kept + 2);
-
-    /// <summary>How far back the air is remembered, to scale a plant's own rhythm by it.</summary>
-    static readonly TimeSpan Remembered = TimeSpan.FromDays(120);
-
     readonly SemaphoreSlim gate = new(1, 1);
     GardenDay? today;
     int forgotten;
+    bool otherWeather,
+        otherForecast;
 
     /// <summary>The garden today; null before it has been set up.</summary>
     public async Task<GardenDay?> TodayAsync()
     {
-        if (today is { } kept && kept.Day == clock.Today(kept.Garden))
+        if (today is { } kept && kept.Day == clock.Today(kept.Garden) && !otherWeather)
             return kept;
         await gate.WaitAsync();
         try
         {
             if (today is { } meanwhile && meanwhile.Day == clock.Today(meanwhile.Garden))
-                return meanwhile;
+                return otherWeather ? today = await InWeatherAsync(meanwhile) : meanwhile;
             return await ReadAsync();
         }
         finally
@@ -46,13 +43,51 @@ public sealed class TodaysGarden(GardenStore store, Clock clock)
         while (true)
         {
             var before = Volatile.Read(ref forgotten);
-            var means = Task.Run(() => store.DailyMeansAsync(clock.GetUtcNow() - Remembered));
-            if (await store.ReadAsync(readingsSince: clock.GetUtcNow() - Spoken, acts: false) is not { } record)
+            (otherWeather, otherForecast) = (false, false);
+            var around = Task.Run(AroundAsync);
+            if (await store.ReadAsync(readingsSince: DateTimeOffset.MaxValue, acts: false) is not { } record)
                 return today = null;
-            var read = new GardenDay(record, clock.Today(record.Garden), await means);
+            var day = clock.Today(record.Garden);
+            var read = new GardenDay(record, day, await WeathersAsync(record, day, await around));
             if (before == Volatile.Read(ref forgotten))
                 return today = read;
         }
+    }
+
+    /// <summary>What is needed of the places, read beside the journals, which are most of it.</summary>
+    async Task<PlaceWeathers?> AroundAsync() =>
+        await store.ReadAsync(readingsSince: DateTimeOffset.MaxValue, acts: false, entriesOf: [], plants: false) is { } known
+            ? await places.WeathersAsync(known, clock.Today(known.Garden))
+            : null;
+
+    /// <summary>The weather that was read, unless the garden it was read for is another by now.</summary>
+    async Task<PlaceWeathers> WeathersAsync(GardenRecord record, DateOnly day, PlaceWeathers? read = null) =>
+        read is not null && read.Calendar.Garden == record.Garden && read.All.Select(one => one.Place).SequenceEqual(record.Places)
+            ? read
+            : await places.WeathersAsync(record, day);
+
+    /// <summary>The same garden in the weather as it is by now.</summary>
+    async Task<GardenDay> InWeatherAsync(GardenDay kept)
+    {
+        (otherWeather, var forecastToo, otherForecast) = (false, otherForecast, false);
+        var forecast = forecastToo ? await store.ForecastAsync() : kept.Forecast;
+        var record = new GardenRecord(kept.Garden, kept.Places, [], [], forecast);
+        return kept.In(await places.WeathersAsync(record, kept.Day), forecast);
+    }
+
+    /// <summary>Readings came: their days are read anew when somebody next asks.</summary>
+    public Task MeasuredAsync(IReadOnlyList<Measured> spans)
+    {
+        places.Drop(spans);
+        otherWeather = true;
+        return Task.CompletedTask;
+    }
+
+    /// <summary>Another forecast came.</summary>
+    public Task ForecastChangedAsync()
+    {
+        (otherForecast, otherWeather) = (true, true);
+        return Task.CompletedTask;
     }
 
     /// <summary>Brings the garden in memory up to what was just written, and drops only what that touches.</summary>
@@ -60,6 +95,8 @@ public sealed class TodaysGarden(GardenStore store, Clock clock)
     public async Task TakeInAsync(WrittenAct written, IReadOnlyList<Assessment>? assessed)
     {
         Interlocked.Increment(ref forgotten);
+        if (written.Weather is { } spans)
+            await MeasuredAsync(spans);
         if (today is not { } kept)
             return;
         await gate.WaitAsync();
@@ -67,6 +104,8 @@ public sealed class TodaysGarden(GardenStore store, Clock clock)
         {
             if (written.Wide || written.Plants.Count > Few)
                 today = await ReadAgainAsync(kept, written);
+            else if (written.Plants.Count == 0)
+                return;
             else if (assessed is { Count: > 0 } && assessed.Count == written.Plants.Count)
                 today = kept.With(assessed);
             else
@@ -93,16 +132,16 @@ public sealed class TodaysGarden(GardenStore store, Clock clock)
     /// <summary>Reads all but the journals that were not touched, which are most of it.</summary>
     async Task<GardenDay?> ReadAgainAsync(GardenDay kept, WrittenAct written)
     {
-        var record = await store.ReadAsync(clock.GetUtcNow() - Spoken, acts: false, entriesOf: written.Plants);
+        var record = await store.ReadAsync(readingsSince: DateTimeOffset.MaxValue, acts: false, entriesOf: written.Plants);
         if (record is null)
             return null;
-        var means = await store.DailyMeansAsync(clock.GetUtcNow() - Remembered);
         var read = record with
         {
             Plants = [.. record.Plants.Select(WithEntries)],
             Shelf = Says(record.Shelf) == Says(kept.Shelf) ? kept.Shelf : record.Shelf,
         };
-        return new(read, clock.Today(read.Garden), means, kept);
+        var day = clock.Today(read.Garden);
+        return new(read, day, await places.WeathersAsync(read, day), kept);
 
         static string Says(Shelf shelf) => GardenFileWriter.Write(new(Garden.Unnamed, [], [], [], []) { Shelf = shelf });
 
@@ -116,22 +155,21 @@ public sealed class TodaysGarden(GardenStore store, Clock clock)
         if (day == kept.Day)
             return kept.Find(plant.Tag)!;
         plant = plant.On(day);
-        var end = new DateTimeOffset(day.AddDays(2), TimeOnly.MinValue, TimeSpan.Zero);
-        var readings = plant.Place is { } place ? await store.ReadingsAsync(place, end - Spoken - TimeSpan.FromDays(1), end) : [];
-        return kept.Assessor.Assess(
-            plant,
-            kept.Around(plant) with
-            {
-                Weather = Weather.Of(plant.Place, day, kept.Garden, readings, kept.Forecast),
-            },
-            day
-        );
+        var calendar = places.CalendarOf(kept.Garden);
+        var record = plant.Place is { } code
+            ? PlaceRecord.Of(calendar, await store.ReadingsAsync(code, Midnight(day.AddDays(-Weather.Kept - 1)), Midnight(day.AddDays(1))))
+            : PlaceRecord.Empty;
+        var ahead = plant.Place is { } place ? PlaceAhead.Read(place, day, record, kept.Forecast) : PlaceAhead.None;
+        return kept.Assessor.Assess(plant, kept.Around(plant) with { Weather = Weather.Of(record, ahead, day), CameFrom = null }, day);
+
+        DateTimeOffset Midnight(DateOnly of) => new(calendar.Of(of).From, TimeSpan.Zero);
     }
 
     /// <summary>Forgets everything, after the garden, a place or the weather changed.</summary>
     public void Forget()
     {
         Interlocked.Increment(ref forgotten);
+        places.Drop([]);
         today = null;
     }
 }

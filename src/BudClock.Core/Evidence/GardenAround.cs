@@ -1,4 +1,3 @@
-using BudClock.Core.Climate;
 using BudClock.Core.Mixing;
 
 namespace BudClock.Core.Evidence;
@@ -10,23 +9,21 @@ public sealed class GardenAround
     readonly DateOnly today;
     readonly IReadOnlyDictionary<string, Place> places;
     readonly IReadOnlyList<Vessel> vessels;
-    readonly IReadOnlyDictionary<string, Weather> weather;
-    readonly DailyVpd vpd;
+    readonly PlaceWeathers weather;
     readonly KinRecord kin;
     readonly ILookup<string, Plant> byVessel;
     readonly ILookup<string, string> inStores;
     readonly IReadOnlyDictionary<string, PlantJournal> vesselLogs;
 
-    /// <param name="earlier">Daily means of days whose readings are not given one by one.</param>
-    public GardenAround(GardenRecord record, DateOnly today, IReadOnlyList<DailyMean>? earlier = null)
+    /// <param name="weather">The weather of its places; read from the garden's own readings where it is not given.</param>
+    public GardenAround(GardenRecord record, DateOnly today, PlaceWeathers? weather = null)
         : this(
             record.Garden,
             today,
             record.Places.ToDictionary(place => place.Code),
             record.Vessels,
             record.Shelf,
-            WeatherOf(record, today),
-            new(record.Garden, record.Readings, earlier ?? []),
+            weather ?? PlaceWeathers.Of(record, today),
             new(record.Plants, today),
             record.Plants
         )
@@ -38,20 +35,18 @@ public sealed class GardenAround
         IReadOnlyDictionary<string, Place> places,
         IReadOnlyList<Vessel> vessels,
         Shelf shelf,
-        IReadOnlyDictionary<string, Weather> weather,
-        DailyVpd vpd,
+        PlaceWeathers weather,
         KinRecord kin,
         IEnumerable<Plant> plants
     )
     {
-        (this.garden, this.today, this.places, this.vessels, Shelf, this.weather, this.vpd, this.kin) = (
+        (this.garden, this.today, this.places, this.vessels, Shelf, this.weather, this.kin) = (
             garden,
             today,
             places,
             vessels,
             shelf,
             weather,
-            vpd,
             kin
         );
         var all = plants as IReadOnlyCollection<Plant> ?? [.. plants];
@@ -63,12 +58,16 @@ public sealed class GardenAround
     /// <summary>The mixing shelf.</summary>
     public Shelf Shelf { get; }
 
+    /// <summary>The weather of its places.</summary>
+    public PlaceWeathers Weather => weather;
+
     /// <summary>The same garden with its plants as they are after a change, and perhaps another shelf.</summary>
     public GardenAround With(IEnumerable<Plant> plants, Shelf? shelf = null) =>
-        new(garden, today, places, vessels, shelf ?? Shelf, weather, vpd, kin, plants);
+        new(garden, today, places, vessels, shelf ?? Shelf, weather, kin, plants);
 
-    /// <summary>What a place has been; unknown for a plant without one.</summary>
-    public Weather WeatherAt(string? place) => place is not null && weather.TryGetValue(place, out var known) ? known : Weather.Unknown;
+    /// <summary>The same garden in other weather.</summary>
+    public GardenAround In(PlaceWeathers other, IEnumerable<Plant> plants) =>
+        new(garden, today, places, vessels, Shelf, other, kin, plants);
 
     /// <summary>Tags of the plants whose advice may change with this one: those in the same vessel.</summary>
     public IEnumerable<string> Sharing(Plant plant) => plant.Vessel is { } code ? byVessel[code].Select(other => other.Tag) : [];
@@ -78,14 +77,26 @@ public sealed class GardenAround
         new(garden)
         {
             Shelf = Shelf,
+            SharedDays = weather.Calendar,
             Place = plant.Place is { } code ? places.GetValueOrDefault(code) : null,
             Vessel = Vessels.Of(plant, vessels),
             Neighbours = Neighbours(plant),
             VesselLog = plant.Vessel is { } vessel ? vesselLogs.GetValueOrDefault(vessel) : null,
-            Weather = WeatherAt(plant.Place),
-            Vpd = vpd.On(plant.Place),
+            Weather = weather.At(plant.Place),
+            CameFrom = CameFrom(plant),
+            Vpd = weather.VpdAt(plant.Place),
             Kin = kin.Intervals,
         };
+
+    /// <summary>Where it stood before its last move, if that is out of doors and it stands indoors or under glass now.</summary>
+    PlaceWeather? CameFrom(Plant plant)
+    {
+        if (plant.Place is null || places.GetValueOrDefault(plant.Place) is not { Outdoors: false })
+            return null;
+        var moved = plant.Entries.Where(entry => entry.Sets.Count > 0 && !entry.Struck && entry.On <= today).MaxBy(entry => (entry.On, entry.Logged));
+        var from = moved?.Sets.FirstOrDefault(set => set.What == Facts.Place)?.From;
+        return from is not null && places.GetValueOrDefault(from) is { Outdoors: true } outside ? new(outside, weather.At(from)) : null;
+    }
 
     IReadOnlyList<string> Neighbours(Plant plant)
     {
@@ -97,13 +108,4 @@ public sealed class GardenAround
     }
 
     bool InStore(Plant plant) => plant.Place is { } code && places.GetValueOrDefault(code)?.Setting == "store";
-
-    static Dictionary<string, Weather> WeatherOf(GardenRecord record, DateOnly today)
-    {
-        var (readings, forecast) = (record.Readings.ToLookup(r => r.Place), record.Forecast.ToLookup(f => f.Place));
-        return record.Places.ToDictionary(
-            place => place.Code,
-            place => Weather.Of(place.Code, today, record.Garden, readings[place.Code], forecast[place.Code])
-        );
-    }
 }

@@ -1,3 +1,4 @@
+using BudClock.Core.Climate;
 using BudClock.Core.Measuring;
 using BudClock.Core.Mixing;
 
@@ -30,11 +31,25 @@ public sealed record Surroundings(Garden Garden)
     /// <summary>Lamps on a timer keep the day long, whatever the sun does.</summary>
     public bool Lamps(double hours) => Place?.LampHours >= hours;
 
-    /// <summary>Under the sky, or nearly: rain, wind and frost reach it.</summary>
-    public bool Outdoors => Place?.Setting is "outdoors" or "cold-frame";
+    /// <summary>The days and nights of the garden.</summary>
+    public GardenDays Days => days ??= new(Garden);
 
-    /// <summary>A heated room or a store: a forecast of the weather is not its own.</summary>
-    public bool Indoors => Place?.Setting is "indoors" or "store";
+    /// <summary>The same, kept for all plants of a garden.</summary>
+    public GardenDays? SharedDays
+    {
+        init => days = value;
+    }
+
+    GardenDays? days;
+
+    /// <summary>The place out of doors that it last came in from, with the weather there; null where it came from none.</summary>
+    public PlaceWeather? CameFrom { get; init; }
+
+    /// <summary>Under the sky, or nearly: rain, wind and frost reach it.</summary>
+    public bool Outdoors => Place?.Outdoors == true;
+
+    /// <summary>A heated room or a store: a forecast of the weather is not its own, unless it was learned.</summary>
+    public bool Indoors => Place?.Indoors == true;
 
     /// <summary>Whether a plant would be judged in these as in the others: the same place, weather, water and neighbours.</summary>
     /// <remarks>Surroundings with a shared vessel's log are never the same: what was logged for a neighbour counts there.</remarks>
@@ -43,11 +58,16 @@ public sealed record Surroundings(Garden Garden)
         && VesselLog is null
         && other.VesselLog is null
         && Neighbours.SequenceEqual(other.Neighbours)
-        && Weather.Same(other.Weather);
+        && Weather.Same(other.Weather)
+        && CameFrom?.Place == other.CameFrom?.Place
+        && (CameFrom is null || CameFrom.Weather.Same(other.CameFrom!.Weather));
 
     /// <summary>How long organs of other plants of a genus took here, by turn; the plant itself is left out by its tag.</summary>
     public Func<Plant, string, IReadOnlyList<int>> Kin { get; init; } = (_, _) => [];
 }
+
+/// <summary>A place and the weather there.</summary>
+public sealed record PlaceWeather(Place Place, Weather Weather);
 
 /// <summary>How long organs took on the plants of each genus; read once for a genus, when first asked.</summary>
 public sealed class KinRecord(IEnumerable<Plant> plants, DateOnly today)

@@ -1,3 +1,5 @@
+using BudClock.Core.Climate;
+
 namespace BudClock.Core.Evidence;
 
 /// <summary>
@@ -8,18 +10,24 @@ namespace BudClock.Core.Evidence;
 /// <param name="DangerC">A colder night can kill it; at rest and dry its limit may be another.</param>
 /// <param name="ColdAhead">The first forecast night below the danger; null for none, and for a heated room.</param>
 /// <param name="CoolAhead">The first forecast night below what it grows in; null likewise.</param>
+/// <param name="LastCool">The last forecast night below what it grows in; null likewise.</param>
+/// <param name="PerhapsCold">The first night that may go below the danger, though it is not likely to; null likewise.</param>
 /// <param name="HotNight">The last measured night, where it stayed above its limit; null otherwise.</param>
 /// <param name="WarmNightAhead">The first forecast night that stays above the limit; null for none.</param>
 /// <param name="HotDay">The warmest of the last days, where at least two of three were above the limit; null otherwise.</param>
+/// <param name="HotAhead">The first of two days to come above the limit; null for none, and for a heated room.</param>
 public sealed record Temper(
     Seen<double>? Night,
     double FeedC,
     double DangerC,
-    ForecastDay? ColdAhead,
-    ForecastDay? CoolAhead,
+    DayAhead? ColdAhead,
+    DayAhead? CoolAhead,
+    DayAhead? LastCool,
+    DayAhead? PerhapsCold,
     Seen<double>? HotNight,
-    ForecastDay? WarmNightAhead,
-    Seen<double>? HotDay
+    DayAhead? WarmNightAhead,
+    Seen<double>? HotDay,
+    DayAhead? HotAhead
 )
 {
     const int HotSpellDays = 3;
@@ -29,6 +37,9 @@ public sealed record Temper(
 
     /// <summary>Below what can kill it.</summary>
     public bool Danger => Night?.Value < DangerC;
+
+    /// <summary>Cold weather to come: a night that endangers it, or more than one in which it does not grow.</summary>
+    public bool ColdSpellAhead => ColdAhead is not null || (CoolAhead is not null && CoolAhead != LastCool);
 
     /// <summary>Too warm by night, or by day for days.</summary>
     public bool Hot => HotNight is not null || HotDay is not null;
@@ -41,16 +52,19 @@ public sealed record Temper(
         var (measured, ahead) = ((int)limits["measured"], (int)limits["ahead"]);
         var (hotNight, hotDay) = (limits.Find("hot-night"), limits.Find("hot-day"));
         var last = weather.LastNight(now.Today, measured);
-        var own = !now.Around.Indoors;
+        var own = !now.Around.Indoors || weather.AheadIsOwn;
         return new(
             weather.CoolestNight(now.Today, measured),
             limits["feed"],
             danger,
             own ? weather.FirstBelow(danger, now.Today, ahead) : null,
             own ? weather.FirstBelow(limits["feed"], now.Today, ahead) : null,
+            own ? weather.LastBelow(limits["feed"], now.Today, ahead) : null,
+            own ? weather.FirstPerhapsBelow(danger, now.Today, ahead) : null,
             hotNight is { } warmest && last?.Value > warmest ? last : null,
             hotNight is { } limit && own ? weather.FirstWarmNight(limit, now.Today, ahead) : null,
-            hotDay is { } most && weather.HotDays(now.Today, HotSpellDays, most) is ( >= 2, { } hottest) ? hottest : null
+            hotDay is { } most && weather.HotDays(now.Today, HotSpellDays, most) is ( >= 2, { } hottest) ? hottest : null,
+            hotDay is { } bears && own ? weather.FirstHotSpell(bears, now.Today, ahead) : null
         );
     }
 }

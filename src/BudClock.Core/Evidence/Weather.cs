@@ -1,7 +1,9 @@
+using BudClock.Core.Climate;
+
 namespace BudClock.Core.Evidence;
 
 /// <summary>Rules V4, E3, E4 and E7: what a place has been, by whole garden days, and what is forecast for it.</summary>
-/// <param name="Nights">The coolest reading of each night, dated by the day it was read, newest first.</param>
+/// <param name="Nights">The coolest reading of each night, dated by the day on which it ended, newest first.</param>
 /// <param name="Days">The warmest reading of each day, newest first.</param>
 /// <param name="Humidity">The mean relative humidity of each day, percent, newest first.</param>
 /// <param name="Ahead">Forecast days from today on, in their order.</param>
@@ -9,9 +11,24 @@ public sealed record Weather(
     IReadOnlyList<Seen<double>> Nights,
     IReadOnlyList<Seen<double>> Days,
     IReadOnlyList<Seen<double>> Humidity,
-    IReadOnlyList<ForecastDay> Ahead
+    IReadOnlyList<DayAhead> Ahead
 )
 {
+    /// <summary>The coolest so far of the night that has begun this evening; null by day.</summary>
+    public Seen<double>? Tonight { get; init; }
+
+    /// <summary>What was measured of each day's light, newest first.</summary>
+    public IReadOnlyList<Seen<LightEstimate>> Light { get; init; } = [];
+
+    /// <summary>The nights of last year from this date on, as far as a late cold night is to be feared; empty where not measured.</summary>
+    public IReadOnlyList<Seen<double>> LastYear { get; init; } = [];
+
+    /// <summary>So many days on, last year's nights are looked at.</summary>
+    public const int LateDays = 45;
+
+    /// <summary>What is ahead is this place's own, learned from what it made of earlier weather, even of a room.</summary>
+    public bool AheadIsOwn => Ahead.Count > 0 && Ahead[0].From is AheadFrom.Learned or AheadFrom.Own;
+
     /// <summary>Nothing measured, nothing forecast.</summary>
     public static readonly Weather Unknown = new([], [], [], []);
 
@@ -19,7 +36,11 @@ public sealed record Weather(
     public const int Kept = 14;
 
     /// <summary>The coolest night of the last days, °C; null when none was measured.</summary>
-    public Seen<double>? CoolestNight(DateOnly today, int days) => Within(Nights, today, days).MinBy(night => night.Value);
+    public Seen<double>? CoolestNight(DateOnly today, int days)
+    {
+        var coolest = Within(Nights, today, days).MinBy(night => night.Value);
+        return Tonight is { } evening && !(coolest?.Value <= evening.Value) ? evening : coolest;
+    }
 
     /// <summary>The last measured night, °C; null when none was in the last days.</summary>
     public Seen<double>? LastNight(DateOnly today, int days) => Within(Nights, today, days).FirstOrDefault();
@@ -36,11 +57,43 @@ public sealed record Weather(
         Within(Humidity, today, days).ToList() is { Count: > 0 } known ? new(known.Average(day => day.Value), known[0].On) : null;
 
     /// <summary>The first forecast night below a limit within so many days; null for none.</summary>
-    public ForecastDay? FirstBelow(double limit, DateOnly today, int days) =>
+    public DayAhead? FirstBelow(double limit, DateOnly today, int days) =>
         Ahead.FirstOrDefault(day => day.On < today.AddDays(days) && day.MinC < limit);
 
+    /// <summary>The last forecast night below a limit within so many days; null for none.</summary>
+    public DayAhead? LastBelow(double limit, DateOnly today, int days) =>
+        Ahead.LastOrDefault(day => day.On < today.AddDays(days) && day.MinC < limit);
+
+    /// <summary>The first night within so many days that may go below a limit, though it is not likely to; null for none.</summary>
+    public DayAhead? FirstPerhapsBelow(double limit, DateOnly today, int days) =>
+        Ahead.FirstOrDefault(day => day.On < today.AddDays(days) && day.MinC >= limit && day.MinLowC < limit);
+
+    /// <summary>The first of two days one after the other that are forecast above a limit, within so many days; null for none.</summary>
+    public DayAhead? FirstHotSpell(double limit, DateOnly today, int days) =>
+        Ahead
+            .Zip(Ahead.Skip(1))
+            .FirstOrDefault(pair => pair.First.On < today.AddDays(days) && pair.First.MaxC > limit && pair.Second.MaxC > limit)
+            .First;
+
+    /// <summary>The mean daily light of the last days, mol/m²/day, dated by the newest; null where it was not measured.</summary>
+    public Seen<LightEstimate>? MeanLight(DateOnly today, int days)
+    {
+        var known = Light.Where(seen => seen.On <= today && seen.On > today.AddDays(-days)).ToList();
+        return known.Count == 0
+            ? null
+            : new(
+                new(
+                    known.Average(day => day.Value.Dli),
+                    known.Average(day => day.Value.Low),
+                    known.Average(day => day.Value.High),
+                    known[0].Value.From
+                ),
+                known[0].On
+            );
+    }
+
     /// <summary>The first forecast night that stays above a limit within so many days; null for none.</summary>
-    public ForecastDay? FirstWarmNight(double limit, DateOnly today, int days) =>
+    public DayAhead? FirstWarmNight(double limit, DateOnly today, int days) =>
         Ahead.FirstOrDefault(day => day.On < today.AddDays(days) && day.MinC > limit);
 
     static IEnumerable<Seen<double>> Within(IReadOnlyList<Seen<double>> series, DateOnly today, int days) =>
@@ -51,35 +104,33 @@ public sealed record Weather(
         Nights.SequenceEqual(other.Nights)
         && Days.SequenceEqual(other.Days)
         && Humidity.SequenceEqual(other.Humidity)
-        && Ahead.SequenceEqual(other.Ahead);
+        && Ahead.SequenceEqual(other.Ahead)
+        && Light.SequenceEqual(other.Light)
+        && LastYear.SequenceEqual(other.LastYear)
+        && Tonight == other.Tonight;
 
-    /// <summary>The weather of one place up to a day, from its readings and the garden's forecast.</summary>
-    public static Weather Of(
-        string? place,
-        DateOnly today,
-        Garden garden,
-        IEnumerable<ClimateReading> readings,
-        IEnumerable<ForecastDay> forecast
-    )
+    /// <summary>The weather of one place up to a day.</summary>
+    public static Weather Of(PlaceRecord record, PlaceAhead ahead, DateOnly today)
     {
-        if (place is null)
-            return Unknown;
-        var here = readings
-            .Where(r => r.Place == place)
-            .Select(r => (Reading: r, Day: garden.DayAt(r.At)))
-            .Where(r => r.Day <= today && r.Day > today.AddDays(-Kept))
-            .ToList();
-        var warm = here.Where(r => r.Reading.TemperatureC is not null).ToList();
+        var days = Enumerable.Range(0, Kept).Select(back => record.Day(today.AddDays(-back))).OfType<DayOfPlace>().ToList();
+        var nights = Enumerable.Range(0, Kept).Select(back => record.Night(today.AddDays(-back))).OfType<NightOfPlace>();
         return new(
-            ByDay(warm.Where(r => Climate.Nights.IsNight(r.Reading.At, r.Day, garden)), day => day.Min(r => r.Reading.TemperatureC!.Value)),
-            ByDay(warm, day => day.Max(r => r.Reading.TemperatureC!.Value)),
-            ByDay(here.Where(r => r.Reading.HumidityPct is not null), day => day.Average(r => r.Reading.HumidityPct!.Value)),
-            [.. forecast.Where(day => day.Place == place && day.On >= today).OrderBy(day => day.On)]
-        );
+            [.. nights.Select(night => new Seen<double>(night.CoolestC, night.Ends))],
+            [.. from day in days where day.MaxC is not null select new Seen<double>(day.MaxC!.Value, day.Day)],
+            [.. from day in days where day.HumidityPct is not null select new Seen<double>(day.HumidityPct!.Value, day.Day)],
+            [.. ahead.Days14]
+        )
+        {
+            Tonight = record.Night(today.AddDays(1)) is { } evening ? new(evening.CoolestC, today) : null,
+            LastYear = [.. LateNights(record, today)],
+            Light = [.. from day in days where day.Light is not null select new Seen<LightEstimate>(day.Light!.Estimate, day.Day)],
+        };
     }
 
-    static IReadOnlyList<Seen<double>> ByDay(
-        IEnumerable<(ClimateReading Reading, DateOnly Day)> readings,
-        Func<IGrouping<DateOnly, (ClimateReading Reading, DateOnly Day)>, double> of
-    ) => [.. readings.GroupBy(r => r.Day).Select(day => new Seen<double>(of(day), day.Key)).OrderByDescending(seen => seen.On)];
+    static IEnumerable<Seen<double>> LateNights(PlaceRecord record, DateOnly today) =>
+        Enumerable
+            .Range(0, LateDays)
+            .Select(on => record.Night(today.AddYears(-1).AddDays(on)))
+            .OfType<NightOfPlace>()
+            .Select(night => new Seen<double>(night.CoolestC, night.Ends));
 }

@@ -9,7 +9,7 @@ namespace BudClock.Core.Formats;
 public sealed record GardenFileRead(GardenRecord? Garden, IReadOnlyList<FileFault> Faults);
 
 /// <summary>Reads the open garden format, version 1. A file is taken whole or refused whole.</summary>
-public sealed class GardenFileReader
+public sealed partial class GardenFileReader
 {
     /// <summary>What a garden file calls its format.</summary>
     public const string Format = "bud-clock-garden";
@@ -54,7 +54,7 @@ public sealed class GardenFileReader
 
     GardenRecord Garden(JsonPlace root)
     {
-        root.Known("format", "version", "garden", "places", "plants", "readings", "forecast", "vessels", "mixing", "sheetChanges");
+        root.Known("format", "version", "garden", "places", "plants", "readings", "forecast", "vessels", "mixing", "sheetChanges", "devices");
         if (root.Text("format") is var format && format != Format)
             root.Fault("format", $"expected \"{Format}\", got \"{format}\"");
         if (root.Number("version") is var version && version != Version)
@@ -74,6 +74,7 @@ public sealed class GardenFileReader
             [.. root.List("forecast").Select(day => Forecast(day, codes))]
         )
         {
+            Devices = Devices(root, codes),
             Vessels = Vessels(root, codes, plants),
             Shelf = root.Object("mixing") is { } mixing ? new ShelfFile(latest, faults).Read(mixing) : Shelf.Empty,
             SheetChanges = [.. root.List("sheetChanges").Select(SheetChange)],
@@ -129,13 +130,6 @@ public sealed class GardenFileReader
             zone,
             garden.OneOf("units", ["metric", "us"]) == "us"
         );
-    }
-
-    static Place Place(JsonPlace at)
-    {
-        at.Known("code", "name", "setting", "lampHours");
-        var code = Required(at, "code");
-        return new(code, at.Text("name") ?? code, at.OneOf("setting", Gardens.Place.Settings), at.Number("lampHours", 0, 24));
     }
 
     Plant Plant(JsonPlace at, HashSet<string> places)
@@ -308,27 +302,6 @@ public sealed class GardenFileReader
             return new(value, unit);
         at.Fault("unit", $"\"{written}\" is no unit known here");
         return null;
-    }
-
-    static ClimateReading Reading(JsonPlace at, HashSet<string> places)
-    {
-        at.Known("place", "at", "temperatureC", "humidityPct");
-        if (!at.Has("at"))
-            at.Fault("at", "a reading needs its time");
-        return new(
-            RequiredPlace(at, places),
-            at.Instant("at") ?? default,
-            at.Number("temperatureC", -60, 80),
-            at.Number("humidityPct", 0, 100)
-        );
-    }
-
-    static ForecastDay Forecast(JsonPlace at, HashSet<string> places)
-    {
-        at.Known("place", "on", "minC", "maxC");
-        if (!at.Has("on"))
-            at.Fault("on", "a forecast needs its day");
-        return new(RequiredPlace(at, places), at.Date("on") ?? default, at.Number("minC", -60, 80), at.Number("maxC", -60, 80));
     }
 
     static string? KnownPlace(JsonPlace at, HashSet<string> places)

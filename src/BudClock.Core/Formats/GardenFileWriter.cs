@@ -3,7 +3,7 @@ using System.Text.Json;
 namespace BudClock.Core.Formats;
 
 /// <summary>Writes the open garden format. The same garden gives the same bytes.</summary>
-public static class GardenFileWriter
+public static partial class GardenFileWriter
 {
     /// <summary>The garden as a file, each plant as it stands now; reading it gives the same garden.</summary>
     public static string Write(GardenRecord garden) =>
@@ -18,6 +18,8 @@ public static class GardenFileWriter
             json.Each("plants", garden.Plants.Select(plant => plant.On(DateOnly.MaxValue)), Plant);
             json.Each("readings", garden.Readings, Reading);
             json.Each("forecast", garden.Forecast, Forecast);
+            if (garden.Devices.Count > 0)
+                json.Each("devices", garden.Devices, Device);
             if (garden.Vessels.Count > 0)
                 json.Each("vessels", garden.Vessels, Vessel);
             if (!garden.Shelf.IsEmpty)
@@ -53,14 +55,6 @@ public static class GardenFileWriter
         json.Optional("timeZone", garden.TimeZone);
         json.WriteString("units", garden.UsUnits ? "us" : "metric");
         json.WriteEndObject();
-    }
-
-    static void Place(Utf8JsonWriter json, Place place)
-    {
-        json.WriteString("code", place.Code);
-        json.WriteString("name", place.Name);
-        json.Optional("setting", place.Setting);
-        json.Optional("lampHours", place.LampHours);
     }
 
     static void Plant(Utf8JsonWriter json, Plant plant)
@@ -151,21 +145,5 @@ public static class GardenFileWriter
         json.WriteString("what", set.What);
         json.Optional("from", set.From);
         json.Optional("to", set.To);
-    }
-
-    static void Reading(Utf8JsonWriter json, ClimateReading reading)
-    {
-        json.WriteString("place", reading.Place);
-        json.WriteString("at", reading.At.UtcDateTime);
-        json.Optional("temperatureC", reading.TemperatureC);
-        json.Optional("humidityPct", reading.HumidityPct);
-    }
-
-    static void Forecast(Utf8JsonWriter json, ForecastDay day)
-    {
-        json.WriteString("place", day.Place);
-        json.Optional("on", day.On);
-        json.Optional("minC", day.MinC);
-        json.Optional("maxC", day.MaxC);
     }
 }

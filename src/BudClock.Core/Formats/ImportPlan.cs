@@ -59,6 +59,9 @@ public sealed record ImportPlan(GardenRecord Here, GardenRecord File, ImportWay 
     /// <summary>Places to add or to change.</summary>
     public IReadOnlyList<Place> Places { get; } = Taken(File.Places, Here.Places, place => place.Code, Way);
 
+    /// <summary>Devices to add or to change; their tokens do not travel.</summary>
+    public IReadOnlyList<Device> Devices { get; } = Taken(File.Devices, Here.Devices, device => device.Code, Way);
+
     /// <summary>Trays, reservoirs and cover pots to add or to change.</summary>
     public IReadOnlyList<Vessel> Vessels { get; } = Taken(File.Vessels, Here.Vessels, vessel => vessel.Code, Way);
 
@@ -86,7 +89,7 @@ public sealed record ImportPlan(GardenRecord Here, GardenRecord File, ImportWay 
 
     /// <summary>Forecast days that are not here.</summary>
     public IReadOnlyList<ForecastDay> Forecast { get; } =
-    [.. File.Forecast.ExceptBy(Here.Forecast.Select(day => (day.Place, day.On)), day => (day.Place, day.On))];
+    [.. File.Forecast.ExceptBy(Here.Forecast.Select(day => (day.Place, day.On, day.Made)), day => (day.Place, day.On, day.Made))];
 
     /// <summary>The garden as it is to be called and placed: as it is here, unless it was asked for or nothing is here yet.</summary>
     public Garden Garden =>
@@ -142,7 +145,7 @@ public sealed record ImportPlan(GardenRecord Here, GardenRecord File, ImportWay 
     /// <summary>Nothing would change.</summary>
     public bool IsEmpty =>
         Plants.All(plant => !plant.Changes && plant.Fresh.Count + plant.Struck.Count == 0)
-        && Places.Count + Vessels.Count + SheetChanges.Count + ShelfItems + Readings.Count + Forecast.Count == 0
+        && Places.Count + Devices.Count + Vessels.Count + SheetChanges.Count + ShelfItems + Readings.Count + Forecast.Count == 0
         && Garden == Here.Garden;
 
     static IReadOnlyList<PlantImport> ReadPlants(GardenRecord here, GardenRecord file, ImportWay way)
@@ -157,8 +160,8 @@ public sealed record ImportPlan(GardenRecord Here, GardenRecord File, ImportWay 
 
     static List<ClimateReading> ReadReadings(GardenRecord here, GardenRecord file)
     {
-        var known = here.Readings.Select(reading => (reading.Place, reading.At.UtcTicks)).ToHashSet();
-        return [.. file.Readings.Where(reading => known.Add((reading.Place, reading.At.UtcTicks)))];
+        var known = here.Readings.Select(reading => (reading.Place, reading.At.UtcTicks, reading.Device)).ToHashSet();
+        return [.. file.Readings.Where(reading => known.Add((reading.Place, reading.At.UtcTicks, reading.Device)))];
     }
 
     static IReadOnlyList<T> Taken<T>(IReadOnlyList<T> file, IReadOnlyList<T> here, Func<T, string> key, ImportWay way)

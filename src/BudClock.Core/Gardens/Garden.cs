@@ -27,21 +27,6 @@ public sealed record Garden(string Name, double? Latitude = null, double? Longit
         TimeZone is not null && TimeZoneInfo.TryFindSystemTimeZoneById(TimeZone, out var zone) ? zone : TimeZoneInfo.Utc;
 }
 
-/// <summary>A bench, a sill, a frame. The order of places is the order in which the grower walks.</summary>
-/// <param name="Setting">glasshouse, indoors, cold frame, outdoors, store; null when unknown.</param>
-/// <param name="LampHours">Hours a day that lamps burn there; null without lamps.</param>
-public sealed record Place(string Code, string Name, string? Setting = null, double? LampHours = null)
-{
-    /// <summary>What a place can be.</summary>
-    public static readonly IReadOnlyList<string> Settings = ["glasshouse", "indoors", "cold-frame", "outdoors", "store"];
-}
-
-/// <summary>One reading at a place.</summary>
-public sealed record ClimateReading(string Place, DateTimeOffset At, double? TemperatureC, double? HumidityPct);
-
-/// <summary>What is forecast for a place and day.</summary>
-public sealed record ForecastDay(string Place, DateOnly On, double? MinC, double? MaxC);
-
 /// <summary>Everything a garden file holds.</summary>
 public sealed record GardenRecord(
     Garden Garden,
@@ -59,6 +44,9 @@ public sealed record GardenRecord(
 
     /// <summary>What of the stored garden could not be read, as sentences: it is kept where it is, and stops nobody.</summary>
     public IReadOnlyList<string> Unread { get; init; } = [];
+
+    /// <summary>Thermometers and other devices that send readings by themselves.</summary>
+    public IReadOnlyList<Device> Devices { get; init; } = [];
 
     /// <summary>What the grower changed on culture sheets, for a sheet or for one plant.</summary>
     public IReadOnlyList<SheetChange> SheetChanges { get; init; } = [];

@@ -297,6 +297,59 @@ namespace BudClock.Data.Migrations
                     b.ToTable("Acts");
                 });
 
+            modelBuilder.Entity("BudClock.Data.DeviceRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Code")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("DueMinutes")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<bool>("Fahrenheit")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Layout")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Paths")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Place")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("Removed")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("TokenHash")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Topic")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Way")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Code")
+                        .IsUnique()
+                        .HasFilter("Removed = 0");
+
+                    b.ToTable("Devices");
+                });
+
             modelBuilder.Entity("BudClock.Data.EntryRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -405,6 +458,12 @@ namespace BudClock.Data.Migrations
                         .ValueGeneratedOnAdd()
                         .HasColumnType("INTEGER");
 
+                    b.Property<double?>("HumidityPct")
+                        .HasColumnType("REAL");
+
+                    b.Property<DateOnly?>("Made")
+                        .HasColumnType("TEXT");
+
                     b.Property<double?>("MaxC")
                         .HasColumnType("REAL");
 
@@ -414,13 +473,15 @@ namespace BudClock.Data.Migrations
                     b.Property<DateOnly>("On")
                         .HasColumnType("TEXT");
 
-                    b.Property<int>("PlaceId")
+                    b.Property<int?>("PlaceId")
                         .HasColumnType("INTEGER");
+
+                    b.Property<double?>("SunHours")
+                        .HasColumnType("REAL");
 
                     b.HasKey("Id");
 
-                    b.HasIndex("PlaceId", "On")
-                        .IsUnique();
+                    b.HasIndex("PlaceId", "On");
 
                     b.ToTable("Forecast");
                 });
@@ -494,8 +555,26 @@ namespace BudClock.Data.Migrations
                         .HasColumnType("TEXT")
                         .UseCollation("NOCASE");
 
+                    b.Property<string>("Cover")
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool?>("Draughts")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double?>("LampDistanceCm")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("LampHeightCm")
+                        .HasColumnType("REAL");
+
                     b.Property<double?>("LampHours")
                         .HasColumnType("REAL");
+
+                    b.Property<TimeOnly?>("LampsFrom")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Light")
+                        .HasColumnType("TEXT");
 
                     b.Property<string>("Name")
                         .IsRequired()
@@ -508,6 +587,9 @@ namespace BudClock.Data.Migrations
                         .HasColumnType("INTEGER");
 
                     b.Property<string>("Setting")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Window")
                         .HasColumnType("TEXT");
 
                     b.HasKey("Id");
@@ -617,11 +699,33 @@ namespace BudClock.Data.Migrations
                     b.Property<long>("At")
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("Device")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Doubt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("Hours")
+                        .HasColumnType("REAL");
+
                     b.Property<double?>("HumidityPct")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("Lux")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("MaxC")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("MinC")
                         .HasColumnType("REAL");
 
                     b.Property<int>("PlaceId")
                         .HasColumnType("INTEGER");
+
+                    b.Property<double?>("Ppfd")
+                        .HasColumnType("REAL");
 
                     b.Property<bool>("Struck")
                         .HasColumnType("INTEGER");
@@ -631,10 +735,24 @@ namespace BudClock.Data.Migrations
 
                     b.HasKey("Id");
 
-                    b.HasIndex("PlaceId", "At")
+                    b.HasIndex("PlaceId", "At", "Device")
                         .IsUnique();
 
                     b.ToTable("Readings");
+                });
+
+            modelBuilder.Entity("BudClock.Data.SettingRow", b =>
+                {
+                    b.Property<string>("Name")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Json")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Name");
+
+                    b.ToTable("Settings");
                 });
 
             modelBuilder.Entity("BudClock.Data.SheetChangeRow", b =>
@@ -716,9 +834,7 @@ namespace BudClock.Data.Migrations
                 {
                     b.HasOne("BudClock.Data.PlaceRow", "Place")
                         .WithMany()
-                        .HasForeignKey("PlaceId")
-                        .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
+                        .HasForeignKey("PlaceId");
 
                     b.Navigation("Place");
                 });

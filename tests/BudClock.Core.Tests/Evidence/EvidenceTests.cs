@@ -14,13 +14,13 @@ public class EvidenceTests
     static ClimateReading Reading(int back, int hour, double? celsius, double? humidity = null, string place = "here") =>
         new(place, At(back, hour), celsius, humidity);
 
+    static Weather WeatherHere(IReadOnlyList<ClimateReading> readings, IReadOnlyList<ForecastDay> forecast) =>
+        PlaceWeathers.Of(new(Glass, [new("here", "Here", "glasshouse")], [], readings, forecast), Today).At("here");
+
     [Fact]
     public void Weather_is_that_of_its_place_by_garden_days_the_newest_first()
     {
-        var weather = Weather.Of(
-            "here",
-            Today,
-            Glass,
+        var weather = WeatherHere(
             [
                 Reading(0, 1, 9, 80),
                 Reading(0, 2, 8, 90),
@@ -44,7 +44,6 @@ public class EvidenceTests
         Assert.Equal([(21, 0), (25, 1), (6, 13)], weather.Days.Select(n => ((int)n.Value, Today.DayNumber - n.On.DayNumber)));
         Assert.Equal([(70, 0), (50, 1)], weather.Humidity.Select(n => ((int)n.Value, Today.DayNumber - n.On.DayNumber)));
         Assert.Equal([Today, Today.AddDays(1)], weather.Ahead.Select(day => day.On));
-        Assert.Same(Weather.Unknown, Weather.Of(null, Today, Glass, [], []));
         Assert.Equal(8, weather.CoolestNight(Today, 7)!.Value);
         Assert.Equal(6, weather.CoolestNight(Today, 14)!.Value);
         Assert.Equal((2, 25d), (weather.HotDays(Today, 7, 20).Count, weather.HotDays(Today, 7, 20).Warmest!.Value));
@@ -55,7 +54,7 @@ public class EvidenceTests
     {
         var weather = Weather.Unknown with
         {
-            Ahead = [new("here", Today, 5, 9), new("here", Today.AddDays(3), 2, 9), new("here", Today.AddDays(4), 21, 30)],
+            Ahead = [new(Today, 5, 9), new(Today.AddDays(3), 2, 9), new(Today.AddDays(4), 21, 30)],
         };
         Assert.Null(weather.FirstBelow(5, Today, 3));
         Assert.Equal(Today.AddDays(3), weather.FirstBelow(5, Today, 4)!.On);
@@ -248,7 +247,7 @@ public class EvidenceTests
     [Fact]
     public void Hot_is_a_hot_night_or_a_hot_spell_and_danger_begins_below_its_limit()
     {
-        var temper = new Temper(new(5, Today), 10, 5, null, null, null, null, null);
+        var temper = new Temper(new(5, Today), 10, 5, null, null, null, null, null, null, null, null);
         Assert.Equal((true, false, false), (temper.Cold, temper.Danger, temper.Hot));
         Assert.True((temper with { Night = new(4.9, Today) }).Danger);
         Assert.False((temper with { Night = new(10, Today) }).Cold);

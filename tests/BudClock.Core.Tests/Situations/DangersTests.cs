@@ -121,7 +121,7 @@ public class DangersTests
         new(
             "forecast frost",
             "out of doors, −12 °C forecast in three nights",
-            _ => ([Dry], Night(18) with { Ahead = [new("here", Today.AddDays(3), -12, 0)] }, "outdoors"),
+            _ => ([Dry], Night(18) with { Ahead = [new(Today.AddDays(3), -12, 0)] }, "outdoors"),
             [Topics.Move],
             false,
             false

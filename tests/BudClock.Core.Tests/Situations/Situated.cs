@@ -27,19 +27,11 @@ sealed record Situated(string Name, Plant Plant, Surroundings Around, DateOnly O
             Entries = Log(parts[3], on),
         };
         var around = new Surroundings(new("Glass", 51.5, 0.7, "Europe/London"));
-        double? night = null,
-            day = null,
-            air = null;
-        IReadOnlyList<ForecastDay> ahead = [];
+        var weather = new WeatherFacts(on);
         foreach (var fact in facts.Skip(1))
-            Take(fact);
-        Seen<double>[] Days(double? value) =>
-            value is { } known ? [.. Enumerable.Range(0, 4).Select(back => new Seen<double>(known, on.AddDays(-back)))] : [];
-        around = around with
-        {
-            Weather = new(Days(night), Days(day), Days(air), ahead),
-            Place = around.Place ?? new("here", "Here", "indoors"),
-        };
+            if (!weather.Take(fact))
+                Take(fact);
+        around = weather.Over(around with { Place = around.Place ?? new("here", "Here", "indoors") });
         return new(
             parts[0].Trim(),
             plant,
@@ -56,22 +48,7 @@ sealed record Situated(string Name, Plant Plant, Surroundings Around, DateOnly O
             switch (words[0])
             {
                 case "indoors" or "glasshouse" or "outdoors" or "cold-frame" or "store":
-                    around = around with { Place = new("here", "Here", words[0], around.Place?.LampHours) };
-                    break;
-                case "lamps":
-                    around = around with { Place = (around.Place ?? new("here", "Here", "indoors")) with { LampHours = Number(rest) } };
-                    break;
-                case "nights":
-                    night = Number(rest);
-                    break;
-                case "days":
-                    day = Number(rest);
-                    break;
-                case "air":
-                    air = Number(rest);
-                    break;
-                case "forecast":
-                    ahead = [.. rest.Split(' ').Select((min, index) => new ForecastDay("here", on.AddDays(index), Number(min), null))];
+                    around = around with { Place = new("here", "Here", words[0]) };
                     break;
                 case "latitude":
                     around = around with { Garden = around.Garden with { Latitude = Number(rest) } };
@@ -104,7 +81,7 @@ sealed record Situated(string Name, Plant Plant, Surroundings Around, DateOnly O
         }
     }
 
-    static double Number(string text) => double.Parse(text, CultureInfo.InvariantCulture);
+    internal static double Number(string text) => double.Parse(text, CultureInfo.InvariantCulture);
 
     static IReadOnlyList<Entry> Log(string log, DateOnly on)
     {

@@ -8,7 +8,8 @@ public class SituationsTests
 {
     static readonly IReadOnlyList<Situated> All =
     [
-        .. File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Situations", "situations.txt"))
+        .. new[] { "situations.txt", "weather.txt" }
+            .SelectMany(file => File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Situations", file)))
             .Where(line => line.Length > 0 && line[0] != '#')
             .Select(Situated.Read),
     ];

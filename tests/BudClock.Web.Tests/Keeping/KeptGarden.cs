@@ -28,7 +28,7 @@ sealed class KeptGarden : IAsyncDisposable
         services = new ServiceCollection().AddGarden(folder.FullName, between).BuildServiceProvider();
         (Store, Writer) = (services.GetRequiredService<GardenStore>(), services.GetRequiredService<GardenWriter>());
         Clock = new(TimeProvider.System, Day);
-        Today = new(Store, Clock);
+        Today = new(Store, new(Store), Clock);
         Logbook = new(Writer, Today, Clock);
     }
 

@@ -10,6 +10,9 @@ namespace BudClock.Core.Advising.Placing;
 /// </remarks>
 public sealed class ColdAdviser : IAdviser
 {
+    /// <summary>A range further ahead is too wide to trouble anybody with its cold end.</summary>
+    const int PerhapsDays = 5;
+
     /// <inheritdoc/>
     public string Rule => "E4";
 
@@ -24,6 +27,8 @@ public sealed class ColdAdviser : IAdviser
             yield return Measured(now, night);
         else if (temper.ColdAhead is { } frost)
             yield return Ahead(now, frost);
+        else if (temper.PerhapsCold is { } perhaps && perhaps.On < now.Today.AddDays(PerhapsDays))
+            yield return Perhaps(now, perhaps);
         else if (now.Around.Outdoors && !now.Resting && Cool(now) is { } cool)
             yield return cool;
     }
@@ -40,14 +45,26 @@ public sealed class ColdAdviser : IAdviser
             Ground = Ground.Emergency,
         };
 
-    Advice Ahead(Situation now, ForecastDay frost) =>
+    Advice Ahead(Situation now, Climate.DayAhead frost) =>
         Say(
             Verdict.Do,
-            frost.On,
+            Evening(now, frost),
             $"The night of {Dates.Short(frost.On)} is forecast at {Degrees(frost.MinC!.Value)}, and below {Degrees(now.Temper.DangerC)} "
                 + $"it is in danger: bring it in before.",
             new("forecast night", new(frost.MinC.Value), new(now.Temper.DangerC), "°C", true, frost.On)
         );
+
+    Advice Perhaps(Situation now, Climate.DayAhead perhaps) =>
+        Say(
+            Verdict.Look,
+            Evening(now, perhaps),
+            $"The night of {Dates.Short(perhaps.On)} is likely at {Degrees(perhaps.MinC!.Value)} but may fall to "
+                + $"{Degrees(perhaps.MinLowC!.Value)}; below {Degrees(now.Temper.DangerC)} it is in danger: bring it in, or look again tomorrow.",
+            new("forecast night, cold end", new(perhaps.MinLowC.Value), new(now.Temper.DangerC), "°C", true, perhaps.On)
+        );
+
+    /// <summary>A night is named by the day on which it ends; it is brought in the evening before.</summary>
+    static DateOnly Evening(Situation now, Climate.DayAhead night) => night.On > now.Today ? night.On.AddDays(-1) : now.Today;
 
     Advice? Cool(Situation now) =>
         now.Temper.Cold

@@ -9,6 +9,9 @@ namespace BudClock.Core.Advising.Placing;
 /// </summary>
 public sealed class HeatAdviser : IAdviser
 {
+    /// <summary>Shade is put up in so many days; a heat further ahead is not sure.</summary>
+    const int Soon = 4;
+
     /// <inheritdoc/>
     public string Rule => "E3";
 
@@ -42,6 +45,14 @@ public sealed class HeatAdviser : IAdviser
                 $"Days are up to {Degrees(day.Value)}; above {Degrees(limits.Find("hot-day")!.Value)} for days it suffers from heat: "
                     + $"shade, air, a cooler place.",
                 Limit("hot day", day.Value, limits.Find("hot-day")!.Value, day.On)
+            );
+        else if (temper.HotAhead is { } spell && spell.On < now.Today.AddDays(Soon))
+            yield return Say(
+                Verdict.Look,
+                spell.On,
+                $"Days of {Degrees(spell.MaxC!.Value)} are forecast from {Dates.Short(spell.On)}; above {Degrees(limits.Find("hot-day")!.Value)} for "
+                    + $"days it suffers from heat: have shade and air ready.",
+                Limit("forecast day", spell.MaxC.Value, limits.Find("hot-day")!.Value, spell.On)
             );
     }
 

@@ -23,7 +23,7 @@ public sealed class ShelterAdviser : IAdviser
     {
         if (!now.Around.Outdoors)
             yield break;
-        if (now.Resting || now.DryRest.Waking || now.Sleep.Kind is SleepKind.Going)
+        if (now.Around.Place?.Dry != true && (now.Resting || now.DryRest.Waking || now.Sleep.Kind is SleepKind.Going))
             yield return FromRain(now);
         if (now.Journal.Last(EntryKinds.Moved) is { } moved && InSteps(now, moved) is { } steps)
             yield return steps;
@@ -34,14 +34,24 @@ public sealed class ShelterAdviser : IAdviser
         var since = now.Sleep.Since ?? now.DryRest.Woke ?? now.Today;
         var newest = now.Journal.Last(EntryKinds.Moved) is { } moved && moved.On > since ? moved.On : since;
         var news = now.Today < newest.AddDays(NewsDays);
+        var does = now.DryRest.Waking ? "waits dry for its first water" : "rests";
+        if (now.Around.Place?.Cover == "open")
+            return new(
+                Topics.Move,
+                Rule,
+                Care.Shelter,
+                Verdict.Do,
+                now.Today,
+                $"It stands under the open sky and {does}: under cover today, where no rain reaches it.",
+                [new("cover from rain", new("none"), new("yes"), null, false, newest)]
+            );
         return new(
             Topics.Move,
             Rule,
             Care.Shelter,
             news ? Verdict.Look : Verdict.Hold,
             now.Today,
-            $"It stands out of doors and {(now.DryRest.Waking ? "waits dry for its first water" : "rests")}: is it under cover? Keep "
-                + $"rain off it.",
+            $"It stands out of doors and {does}: is it under cover? Keep rain off it.",
             [new("under cover from rain", null, new("yes"), null, false, newest)]
         );
     }

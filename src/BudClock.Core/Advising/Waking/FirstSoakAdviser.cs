@@ -104,7 +104,7 @@ public sealed class FirstSoakAdviser : IAdviser
         ) with
         {
             Ground = Ground.Emergency,
-            Overrides = ["cold"],
+            Overrides = ["cold", "coming cold"],
         };
     }
 
@@ -146,7 +146,14 @@ public sealed class FirstSoakAdviser : IAdviser
     Advice Ready(Situation now, Conditions gate)
     {
         var bulbs = now.Bulbs is { } state ? $", bulbs {state.Value}" : "";
-        return Water(now, $"{RootsReady(now)}{bulbs}, nights {Math.Floor(now.CoolestNightC!.Value):0} °C", gate.All);
+        var water = Water(now, $"{RootsReady(now)}{bulbs}, nights {Math.Floor(now.CoolestNightC!.Value):0} °C", gate.All);
+        return now.Temper is { CoolAhead: { MinC: { } cool } ahead, ColdSpellAhead: false }
+            ? water with
+            {
+                Reason = $"{water.Reason} The night of {Dates.Short(ahead.On)} is forecast at {cool:0.#} °C: keep it warm then.",
+                Conditions = [.. gate.All, new("forecast night", new(cool), new(now.Temper.FeedC), "°C", false, ahead.On)],
+            }
+            : water;
     }
 
     Advice Water(Situation now, string because, IReadOnlyList<Condition> conditions)

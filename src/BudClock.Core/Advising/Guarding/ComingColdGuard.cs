@@ -1,0 +1,59 @@
+using System.Globalization;
+using BudClock.Core.Evidence;
+
+namespace BudClock.Core.Advising.Guarding;
+
+/// <summary>
+/// Rule V4: cold to come shuts feeding, and a cold spell to come the first soak and waking, until the day after the last such night that
+/// is forecast; ordinary water before a cold night is given by somebody who looks.
+/// </summary>
+public sealed class ComingColdGuard : IGuard
+{
+    /// <summary>Water given today is still in the pot in a night so near.</summary>
+    const int Near = 2;
+
+    /// <inheritdoc/>
+    public string Rule => "V4";
+
+    /// <inheritdoc/>
+    public string Name => "coming cold";
+
+    /// <inheritdoc/>
+    public int Order => 2;
+
+    /// <inheritdoc/>
+    public bool StandsBefore(Care care) => care is Care.GiveWater or Care.Feed or Care.Mist or Care.Wake;
+
+    /// <inheritdoc/>
+    public Stop? Stop(Situation now, Care care)
+    {
+        var temper = now.Temper;
+        if (temper is not { CoolAhead: { MinC: { } cold } first, LastCool: { } last })
+            return null;
+        var words = string.Create(CultureInfo.InvariantCulture, $"a night of {cold:0.#} °C is forecast for {Dates.Short(first.On)}")
+            .Replace("-", "−", StringComparison.Ordinal);
+        var condition = new Condition("forecast night", new(cold), new(temper.FeedC), "°C", false, first.On);
+        if (care is Care.GiveWater && !now.DryRest.Waking)
+            return first.On < now.Today.AddDays(Near)
+                ? new(
+                    Verdict.Look,
+                    words,
+                    "a little only, in the morning, and only where the pot is light and the leaf gives way; the rest when it is warmer.",
+                    condition
+                )
+                : null;
+        // One night that is only cool is no cold spell; whoever soaks or plants today is told of it.
+        if (care is Care.GiveWater or Care.Wake && !temper.ColdSpellAhead)
+            return null;
+        var after = last.On.AddDays(1);
+        return new(
+            Verdict.Hold,
+            words,
+            string.Create(CultureInfo.InvariantCulture, $"after the cold, from {Dates.Short(after)} if nights then stay at {temper.FeedC:0.#} °C and more."),
+            condition
+        )
+        {
+            Until = after,
+        };
+    }
+}
