@@ -161,6 +161,26 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         return [.. readings.Where(reading => reading.Device == device.Code)];
     }
 
+    /// <summary>The newest reading of a device, however old; null for none.</summary>
+    public async Task<ClimateReading?> LastOfDeviceAsync(Device device)
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        var row = await db
+            .Readings.AsNoTracking()
+            .Where(r => r.Place!.Code == device.Place && r.Device == device.Code && !r.Struck)
+            .OrderByDescending(r => r.At)
+            .FirstOrDefaultAsync();
+        return row is null ? null : new(device.Place, new(row.At, TimeSpan.Zero), row.TemperatureC, row.HumidityPct) { Device = device.Code, Doubt = row.Doubt };
+    }
+
+    /// <summary>When the newest reading of a place was taken; null for none.</summary>
+    public async Task<DateTimeOffset?> LastAtAsync(string place)
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        var last = await db.Readings.AsNoTracking().Where(r => r.Place!.Code == place && !r.Struck && r.Doubt == null).MaxAsync(r => (long?)r.At);
+        return last is { } ticks ? new(ticks, TimeSpan.Zero) : null;
+    }
+
     /// <summary>The readings of all places from a moment on, by place, in the order of time.</summary>
     public async Task<ILookup<string, ClimateReading>> ReadingsSinceAsync(DateTimeOffset from)
     {

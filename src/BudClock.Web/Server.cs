@@ -7,6 +7,7 @@ using BudClock.Web.Api;
 using BudClock.Web.Demo;
 using BudClock.Web.Doorstep;
 using BudClock.Web.Incoming;
+using BudClock.Web.Outside;
 using BudClock.Web.Photos;
 using BudClock.Web.StandIns;
 using Microsoft.AspNetCore.DataProtection;
@@ -86,6 +87,7 @@ public static class Server
         services.AddSingleton<PlaceBook>();
         services.AddSingleton<TodaysGarden>();
         services.AddSingleton<Logbook>();
+        AddOutside(services);
         services.AddSingleton<PictureBook>();
         services.AddSingleton<ImportDesk>();
         services.AddSingleton<WaitingTexts>();
@@ -103,7 +105,29 @@ public static class Server
         services.AddRazorPages();
         services.AddRouting(routing => routing.LowercaseUrls = true);
         if (options.Demo)
-            services.AddHostedService<SimulatedThermometer>();
+            services.AddHostedService<DemoWeather>();
+        if (options.Demo && options.StandIns)
+            services.AddHostedService<StandInProcesses>();
+    }
+
+    /// <summary>Devices and services outside are slow, wrong or away at times: nothing waits for them long.</summary>
+    static void AddOutside(IServiceCollection services)
+    {
+        services.AddSingleton<OutsideSettings>();
+        services.AddSingleton<ReadingIntake>();
+        services.AddSingleton<MqttListener>();
+        services.AddHostedService(all => all.GetRequiredService<MqttListener>());
+        services.AddSingleton<ForecastWatcher>();
+        services.AddHostedService(all => all.GetRequiredService<ForecastWatcher>());
+        services
+            .AddHttpClient(ForecastWatcher.Client, client => client.MaxResponseContentBufferSize = 1024 * 1024)
+            .AddStandardResilienceHandler(resilience =>
+            {
+                resilience.AttemptTimeout.Timeout = TimeSpan.FromSeconds(5);
+                resilience.TotalRequestTimeout.Timeout = TimeSpan.FromSeconds(20);
+                resilience.Retry.MaxRetryAttempts = 2;
+                resilience.CircuitBreaker.SamplingDuration = TimeSpan.FromSeconds(30);
+            });
     }
 
     static void UsePipeline(WebApplication app)
@@ -124,6 +148,7 @@ public static class Server
         app.UseMiddleware<UnitsAtTheEdge>();
         app.MapRazorPages();
         app.MapGardenApi();
+        app.MapReadingsApi();
         app.MapPictures();
     }
 

@@ -11,6 +11,9 @@ public sealed record ServerOptions
     /// <summary>Begin with the lighthouse garden, on its pretend day unless another is named.</summary>
     public bool Demo { get; init; }
 
+    /// <summary>With the demo, start its stand-in devices beside it.</summary>
+    public bool StandIns { get; init; }
+
     /// <summary>Pretend that it is this day.</summary>
     public DateOnly? Day { get; init; }
 

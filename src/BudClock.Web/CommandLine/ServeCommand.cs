@@ -26,6 +26,7 @@ static class ServeCommand
                         Port = parsed.GetValue(port),
                         DataFolder = DataFolder.Of(parsed.GetValue(data), parsed.GetValue(demo)),
                         Demo = parsed.GetValue(demo),
+                        StandIns = parsed.GetValue(demo),
                         Day = today,
                     };
                     await using var app = await Server.BuildAsync(options);

@@ -1,0 +1,161 @@
+using System.Globalization;
+using Newtonsoft.Json;
+using Newtonsoft.Json.Linq;
+using Polly.Timeout;
+using Serilog;
+
+namespace BudClock.Web.Outside;
+
+/// <summary>What asking a forecast service gave.</summary>
+/// <param name="Fault">Why nothing came, as a sentence; null where something did.</param>
+public sealed record ForecastAnswer(IReadOnlyList<ForecastDay> Days, string? Fault);
+
+/// <summary>Asks the forecast service some times a day, and keeps what it said on each day, so that it can be scored.</summary>
+public sealed class ForecastWatcher(IHttpClientFactory clients, OutsideSettings settings, TodaysGarden glasshouse, Logbook logbook, Clock clock)
+    : BackgroundService
+{
+    /// <summary>The name of its client, whose time-outs and retries are set where it is made.</summary>
+    public const string Client = "forecast";
+
+    /// <summary>So many days ahead are asked for.</summary>
+    public const int Days = 14;
+
+    static readonly TimeSpan Every = TimeSpan.FromHours(3);
+    static readonly TimeSpan AfterFault = TimeSpan.FromMinutes(15);
+
+    CancellationTokenSource again = new();
+
+    /// <summary>What was wrong when it was last asked; null while it is well.</summary>
+    public string? Trouble { get; private set; }
+
+    /// <summary>When it last answered.</summary>
+    public DateTimeOffset? Answered { get; private set; }
+
+    /// <inheritdoc/>
+    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        settings.Changed += () => again.Cancel();
+        while (!stoppingToken.IsCancellationRequested)
+        {
+            again = new();
+            using var either = CancellationTokenSource.CreateLinkedTokenSource(stoppingToken, again.Token);
+            try
+            {
+                await AskAsync(either.Token);
+                await Task.Delay(Trouble is null ? Every : AfterFault, either.Token);
+            }
+            catch (OperationCanceledException)
+            {
+                // the settings changed, or the application ends
+            }
+            catch (Exception fault)
+            {
+                Log.Warning(fault, "The forecast could not be kept.");
+                Trouble = "The forecast could not be written to the disk.";
+            }
+        }
+    }
+
+    /// <summary>Asks now and keeps what is said.</summary>
+    public async Task AskAsync(CancellationToken stop)
+    {
+        if (await settings.ForecastAsync() is not { Address.Length: > 0 } service || (await glasshouse.TodayAsync())?.Garden is not { } garden)
+        {
+            Trouble = null;
+            return;
+        }
+        if (garden.Latitude is null)
+        {
+            Trouble = "The garden's latitude is not known, so no forecast can be asked for. Enter it under Garden.";
+            return;
+        }
+        var answer = await AskAsync(service, garden, stop);
+        if (answer.Days.Count > 0)
+            await logbook.ForecastAsync(answer.Days, stop);
+        (Trouble, Answered) = (answer.Fault, answer.Fault is null ? clock.GetUtcNow() : Answered);
+    }
+
+    async Task<ForecastAnswer> AskAsync(ForecastSettings service, Garden garden, CancellationToken stop)
+    {
+        var address = service
+            .Address.Replace("{latitude}", Written(garden.Latitude), StringComparison.Ordinal)
+            .Replace("{longitude}", Written(garden.Longitude ?? 0), StringComparison.Ordinal)
+            .Replace("{days}", Days.ToString(CultureInfo.InvariantCulture), StringComparison.Ordinal);
+        if (!Uri.TryCreate(address, UriKind.Absolute, out var uri) || uri.Scheme is not ("http" or "https"))
+            return new([], $"\"{service.Address}\" is no address; it begins with http:// or https://.");
+        try
+        {
+            using var client = clients.CreateClient(Client);
+            using var answer = await client.GetAsync(uri, stop);
+            return answer.IsSuccessStatusCode
+                ? Read(service, await answer.Content.ReadAsStringAsync(stop), clock.Today(garden))
+                : new([], $"The forecast service answered {(int)answer.StatusCode}; the last forecast stands.");
+        }
+        catch (Exception fault)
+            when (fault is HttpRequestException or TimeoutRejectedException or Polly.CircuitBreaker.BrokenCircuitException
+                || (fault is OperationCanceledException && !stop.IsCancellationRequested))
+        {
+            return new([], "The forecast service does not answer; the last forecast stands.");
+        }
+    }
+
+    static string Written(double? degrees) => (degrees ?? 0).ToString("0.####", CultureInfo.InvariantCulture);
+
+    /// <summary>Reads an answer; days that cannot be are left out and said.</summary>
+    public static ForecastAnswer Read(ForecastSettings service, string text, DateOnly today)
+    {
+        JToken root;
+        try
+        {
+            using var json = new JsonTextReader(new StringReader(text)) { DateParseHandling = DateParseHandling.None, MaxDepth = 32 };
+            root = JToken.ReadFrom(json);
+        }
+        catch (JsonException)
+        {
+            return new([], "The forecast service answered with something that is no forecast (no JSON); the last forecast stands.");
+        }
+        try
+        {
+            var (on, min, max) = (List(root, service.Days), List(root, service.Min), List(root, service.Max));
+            var (sun, air) = (List(root, service.Sun), List(root, service.Humidity));
+            if (on.Count == 0 || (min.Count == 0 && max.Count == 0))
+                return new([], $"The forecast's answer has nothing at {service.Days} or {service.Min}; check the mapping.");
+            List<ForecastDay> days = [];
+            for (var i = 0; i < on.Count; i++)
+                if (Day(on[i]) is { } day && Sound(Number(min, i), Number(max, i)) && day >= today && day < today.AddDays(Days + 2))
+                    days.Add(
+                        new(null, day, Number(min, i), Number(max, i))
+                        {
+                            SunHours = service.SunSeconds ? Number(sun, i) / 3600 : Number(sun, i),
+                            HumidityPct = Number(air, i),
+                            Made = today,
+                        }
+                    );
+            return new(
+                days,
+                days.Count == on.Count(token => Day(token) >= today) && days.Count > 0 ? null : "Some days of the forecast cannot be, and were left out."
+            );
+        }
+        catch (JsonException)
+        {
+            return new([], "A path of the forecast's mapping is not written as a path.");
+        }
+    }
+
+    static List<JToken> List(JToken root, string? path) =>
+        path is null ? []
+        : root.SelectToken(path) is JArray list ? [.. list]
+        : [.. root.SelectTokens(path)];
+
+    static DateOnly? Day(JToken token) =>
+        token.ToString() is { Length: >= 10 } text && DateOnly.TryParseExact(text[..10], "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)
+            ? day
+            : null;
+
+    static double? Number(List<JToken> list, int i) =>
+        i < list.Count && list[i] is JValue { Value: not null } value && value.Type is JTokenType.Float or JTokenType.Integer
+            ? list[i].Value<double>()
+            : null;
+
+    static bool Sound(double? min, double? max) => !(min is < -80 or > 60) && !(max is < -80 or > 70) && !(min > max) && (min ?? max) is not null;
+}
