@@ -173,6 +173,13 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         return row is null ? null : new(device.Place, new(row.At, TimeSpan.Zero), row.TemperatureC, row.HumidityPct) { Device = device.Code, Doubt = row.Doubt };
     }
 
+    /// <summary>How many single readings were taken before a moment.</summary>
+    public async Task<int> CountReadingsAsync(DateTimeOffset before)
+    {
+        await using var db = await databases.CreateDbContextAsync();
+        return await db.Readings.CountAsync(r => r.At < before.UtcTicks && r.Hours == null && !r.Struck);
+    }
+
     /// <summary>When the newest reading of a place was taken; null for none.</summary>
     public async Task<DateTimeOffset?> LastAtAsync(string place)
     {

@@ -12,7 +12,7 @@ public sealed record SimulatedPlace(double Night, double Day, double Humidity, d
     /// <summary>The kinds of place there are.</summary>
     public static readonly IReadOnlyDictionary<string, SimulatedPlace> Kinds = new Dictionary<string, SimulatedPlace>
     {
-        ["glasshouse"] = new(14.6, 24, 74, 3, 0.35, 0.35),
+        ["glasshouse"] = new(13.9, 24, 74, 3, 0.35, 0.35),
         ["indoors"] = new(16.2, 21, 55, 0, 0.1, 0),
         ["cold-frame"] = new(8.4, 19, 82, 3, 0.7, 0),
         ["store"] = new(16.6, 17.6, 48, 0, 0, 0),

@@ -28,7 +28,7 @@ public sealed class SimulatedWeather(int seed)
     public (double MinC, double MaxC, double SunHours, double HumidityPct) Forecast(DateOnly made, DateOnly day)
     {
         var (min, max) = Day(day);
-        var spread = 0.8 + (0.22 * Math.Max(0, day.DayNumber - made.DayNumber));
+        var spread = 0.7 + (0.12 * Math.Max(0, day.DayNumber - made.DayNumber));
         var cloud = Cloud(At(day, 12));
         return (
             Math.Round(min + (spread * Error(made, day, 3)), 1),

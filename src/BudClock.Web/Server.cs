@@ -115,6 +115,7 @@ public static class Server
     {
         services.AddSingleton<OutsideSettings>();
         services.AddSingleton<ReadingIntake>();
+        services.AddSingleton<ThinningDesk>();
         services.AddSingleton<MqttListener>();
         services.AddHostedService(all => all.GetRequiredService<MqttListener>());
         services.AddSingleton<ForecastWatcher>();

@@ -9,15 +9,17 @@ public sealed record ForecastOutcome(DateOnly On, int Lead, double ForecastC, do
 /// nights by themselves, days by themselves.
 /// </summary>
 /// <remarks>
-/// Two ways are weighed against each other: the place follows the weather with an offset of its own (the median difference), or it
-/// keeps its own temperature, as a heated or lit room does (the median of its last two weeks). The range is that in which eight of
-/// ten of the last 59 outcomes lay (order statistics 6 and 54 of 59, which hold 80 % of what comes next if it comes as before).
+/// A few ways are weighed against each other: the place follows the weather wholly, by three quarters, half or a quarter, each with the
+/// median difference; or it keeps its own temperature, as a heated or lit room does (the median of its last two weeks). The nearest is
+/// taken. The range is that in which eight of ten of the last 59 outcomes lay, wider after misses and narrower after hits, so that it
+/// holds 80 % in the long run also where the seasons change what is learned (adaptive conformal inference, Gibbs and Candès 2021; from
+/// memory).
 /// </remarks>
-/// <param name="Follows">It follows the weather; false for a room that keeps its own.</param>
-/// <param name="OffsetC">The likely difference from the forecast; for a room of its own, its likely temperature.</param>
+/// <param name="Share">The share of a change outside that it makes with it, 0 to 1; 0 for a room that keeps its own.</param>
+/// <param name="OffsetC">What is added to that share of the forecast, °C; for a room of its own, its likely temperature.</param>
 /// <param name="Outcomes">How many outcomes it rests on.</param>
 /// <param name="Score">How it would have done; null while there is too little to say.</param>
-public sealed record LearnedOffset(bool Follows, double OffsetC, int Outcomes, OffsetScore? Score)
+public sealed record LearnedOffset(double Share, double OffsetC, int Outcomes, OffsetScore? Score)
 {
     /// <summary>Outcomes it needs before it says anything.</summary>
     public const int Least = 10;
@@ -26,18 +28,26 @@ public sealed record LearnedOffset(bool Follows, double OffsetC, int Outcomes, O
     public const int Window = 59;
 
     const int OwnDays = 14;
-    const double Tail = 0.1;
+
+    /// <summary>The share that a range is to miss.</summary>
+    const double Missing = 0.2;
+
+    /// <summary>How much one outcome moves the range.</summary>
+    const double Step = 0.03;
 
     /// <summary>A range is wider by this share for each day of lead that no outcome tells of (assumed).</summary>
     const double WidensADay = 0.1;
 
     IReadOnlyList<(int Lead, double Low, double High)> Ranges { get; init; } = [];
 
+    /// <summary>It follows the weather; false for a room that keeps its own.</summary>
+    public bool Follows => Share > 0;
+
     /// <summary>The likely temperature, and the range that it has eight times in ten.</summary>
     /// <param name="lead">Days ahead, 0 or more.</param>
     public (double Likely, double Low, double High) At(double forecastC, int lead)
     {
-        var likely = Follows ? forecastC + OffsetC : OffsetC;
+        var likely = (Share * forecastC) + OffsetC;
         var known = Ranges.Last(range => range.Lead <= Math.Max(lead, Ranges[0].Lead));
         var wider = 1 + (WidensADay * Math.Max(0, lead - known.Lead - 2));
         return (likely, likely + (known.Low * wider), likely + (known.High * wider));
@@ -51,54 +61,62 @@ public sealed record LearnedOffset(bool Follows, double OffsetC, int Outcomes, O
         if (near.Count < Least)
             return null;
         var model = Model.Of(near.TakeLast(Window).ToList());
-        var errors = Errors(near);
-        var ranges = new List<(int Lead, double Low, double High)> { Range(near[^1].Lead, errors.Select(e => e.Error)) };
+        var (errors, missing) = Errors(near);
+        var ranges = new List<(int Lead, double Low, double High)> { Range(near[^1].Lead, errors.Select(e => e.Error), missing) };
         foreach (var group in all.Where(o => o.Lead > 1).GroupBy(o => o.Lead / 3 * 3).Where(g => g.Count() >= Least).OrderBy(g => g.Key))
-            ranges.Add(Range(Math.Max(group.Key, 2), group.TakeLast(Window).Select(outcome => outcome.MeasuredC - model.Says(outcome.ForecastC))));
-        return new(model.Follows, model.Value, near.Count, OffsetScore.Of(errors)) { Ranges = ranges };
+            ranges.Add(Range(Math.Max(group.Key, 2), group.TakeLast(Window).Select(outcome => outcome.MeasuredC - model.Says(outcome.ForecastC)), missing));
+        return new(model.Share, model.Value, near.Count, OffsetScore.Of(errors)) { Ranges = ranges };
     }
 
-    static (int Lead, double Low, double High) Range(int lead, IEnumerable<double> errors)
+    static (int Lead, double Low, double High) Range(int lead, IEnumerable<double> errors, double missing)
     {
-        var (low, high) = Spread([.. errors.TakeLast(Window)]);
+        var (low, high) = Spread([.. errors.TakeLast(Window)], missing);
         return (lead, low, high);
     }
 
-    /// <summary>The order statistics between which eight of ten lie.</summary>
-    static (double Low, double High) Spread(List<double> errors)
+    /// <summary>The order statistics between which all but a share lie, half of it on either side.</summary>
+    static (double Low, double High) Spread(List<double> errors, double missing)
     {
         errors.Sort();
-        var below = Math.Max(1, (int)Math.Floor((errors.Count + 1) * Tail));
+        var below = Math.Clamp((int)Math.Floor((errors.Count + 1) * missing / 2), 1, errors.Count / 2);
         return (errors[below - 1], errors[^below]);
     }
 
     /// <summary>The error of each night as it would have been said the day before, from what was known by then, and its range.</summary>
-    static List<Backtest> Errors(List<ForecastOutcome> near)
+    static (List<Backtest> Told, double Missing) Errors(List<ForecastOutcome> near)
     {
-        var told = new List<Backtest>();
+        var (told, missing) = (new List<Backtest>(), Missing);
         var errors = new List<double>();
         for (var i = Math.Min(Least - 1, near.Count - 1); i < near.Count; i++)
         {
             var model = Model.Of(near[Math.Max(0, i - Window)..i]);
             var error = near[i].MeasuredC - model.Says(near[i].ForecastC);
-            var (low, high) = errors.Count >= Least ? Spread([.. errors.TakeLast(Window)]) : (double.NaN, double.NaN);
+            var (low, high) = errors.Count >= Least ? Spread([.. errors.TakeLast(Window)], missing) : (double.NaN, double.NaN);
             told.Add(new(near[i].On, error, near[i].MeasuredC - near[i].ForecastC, low, high));
+            if (told[^1].Ranged)
+                missing = Math.Clamp(missing + (Step * (Missing - (told[^1].Inside ? 0 : 1))), 0.02, 0.5);
             errors.Add(error);
         }
-        return told;
+        return (told, missing);
     }
 
-    /// <summary>One of the two ways, whichever was nearer.</summary>
-    sealed record Model(bool Follows, double Value)
+    /// <summary>One of the ways, whichever was nearest.</summary>
+    sealed record Model(double Share, double Value)
     {
-        public double Says(double forecast) => Follows ? forecast + Value : Value;
+        static readonly double[] Shares = [1, 0.75, 0.5, 0.25];
+
+        /// <summary>To follow wholly is the plainest way; another has to be nearer by this share.</summary>
+        const double Nearer = 0.93;
+
+        public double Says(double forecast) => (Share * forecast) + Value;
 
         public static Model Of(List<ForecastOutcome> near)
         {
-            var offset = Median(near.Select(o => o.MeasuredC - o.ForecastC));
             var own = Median(near.TakeLast(OwnDays).Select(o => o.MeasuredC));
-            var follows = near.Sum(o => Math.Abs(o.MeasuredC - o.ForecastC - offset)) <= near.Sum(o => Math.Abs(o.MeasuredC - own));
-            return follows ? new(true, offset) : new(false, own);
+            var ways = Shares.Select(share => new Model(share, Median(near.Select(o => o.MeasuredC - (share * o.ForecastC))))).Append(new(0, own));
+            var tried = ways.Select(way => (Way: way, Off: near.Sum(o => Math.Abs(o.MeasuredC - way.Says(o.ForecastC))))).ToList();
+            var best = tried.MinBy(way => way.Off);
+            return best.Off < tried[0].Off * Nearer ? best.Way : tried[0].Way;
         }
 
         static double Median(IEnumerable<double> values)

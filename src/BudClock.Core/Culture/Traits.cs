@@ -101,6 +101,12 @@ public static class LightWords
             _ => light.ToString().ToLowerInvariant(),
         };
 
+    /// <summary>The light class of a name; null for any other word.</summary>
+    public static LightClass? Read(string? name) =>
+        name is not null && Enum.GetValues<LightClass>().FirstOrDefault(light => light.Name() == name) is var light && light.Name() == name
+            ? light
+            : null;
+
     /// <summary>In a sentence: "morning or evening sun".</summary>
     public static string Words(this LightClass light) =>
         light switch

@@ -79,6 +79,9 @@ public sealed record Weather(
     public Seen<LightEstimate>? MeanLight(DateOnly today, int days)
     {
         var known = Light.Where(seen => seen.On <= today && seen.On > today.AddDays(-days)).ToList();
+        // Today is not over: it counts only where nothing else is known.
+        if (known.Any(seen => seen.On < today))
+            known.RemoveAll(seen => seen.On == today);
         return known.Count == 0
             ? null
             : new(

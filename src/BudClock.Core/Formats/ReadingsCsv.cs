@@ -38,10 +38,20 @@ public static class ReadingsCsv
     static readonly string[] Times = ["H:mm:ss", "H:mm", "H:mm:ss.fff", "h:mm:ss tt", "h:mm tt"];
 
     /// <summary>Reads a logger's file.</summary>
-    /// <param name="layout">How it is laid out; proposed from its headings where it is null.</param>
+    /// <param name="layout">How it is laid out; proposed from its headings, and its dates, where it is null.</param>
     /// <param name="now">Times well after it are not believed.</param>
-    public static ReadingsRead Read(TextReader text, string place, string? device, Garden garden, LoggerLayout? layout, DateTimeOffset now)
+    public static ReadingsRead Read(string text, string place, string? device, Garden garden, LoggerLayout? layout, DateTimeOffset now)
     {
+        var read = Once(text, place, device, garden, layout, now);
+        if (layout is not null || read.Faults.Count == 0)
+            return read;
+        var monthFirst = Once(text, place, device, garden, read.Layout with { MonthFirst = true }, now);
+        return monthFirst.Faults.Count == 0 ? monthFirst : read;
+    }
+
+    static ReadingsRead Once(string content, string place, string? device, Garden garden, LoggerLayout? layout, DateTimeOffset now)
+    {
+        using var text = new StringReader(content);
         using var csv = new CsvParser(
             text,
             new CsvConfiguration(CultureInfo.InvariantCulture)

@@ -4,12 +4,13 @@ using BudClock.Core.Advising.Vessels;
 using BudClock.Core.Climate;
 using BudClock.Core.Feeding;
 using BudClock.Core.Round;
+using BudClock.Web.Outside;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages;
 
 /// <summary>The Round: today, place by place.</summary>
-public sealed class IndexModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden glasshouse, ReadingIntake intake, ForecastWatcher watcher) : GardenPage(glasshouse)
 {
     /// <summary>Only this place, by code; all when left out.</summary>
     [BindProperty(SupportsGet = true)]
@@ -29,9 +30,13 @@ public sealed class IndexModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
 
     public RoundView View { get; private set; } = null!;
 
-    public IActionResult OnGet()
+    public async Task<IActionResult> OnGetAsync()
     {
-        View = RoundView.Of(Today, Place, Selected, Then, Measure);
+        View = RoundView.Of(Today, Place, Selected, Then, Measure) with
+        {
+            Troubles = [.. (await intake.StatesAsync(Today.Devices)).Where(state => state.Health is not (DeviceHealth.Well or DeviceHealth.New))],
+            Said = watcher.Trouble,
+        };
         return IsHtmx ? Partial("_Board", View) : Page();
     }
 }
@@ -129,9 +134,22 @@ public sealed record RoundView(
         }
     }
 
-    public IEnumerable<(Place Place, Seen<double> Night)> Nights =>
-        from place in Today.Places
-        let night = Today.CoolestNightC(place.Code)
-        where night is not null
-        select (place, night);
+    /// <summary>The next nights at each place that anything is known of.</summary>
+    public IReadOnlyList<PlaceOutlook> Outlooks =>
+        outlooks ??= [.. PlaceOutlook.Of(Today.Plants, Today.Weather, Today.Day).Where(at => (at.Tonight?.MinC ?? at.Coolest?.Value) is not null)];
+
+    IReadOnlyList<PlaceOutlook>? outlooks;
+
+    /// <summary>Plants that have to come in before the same cold, place by place.</summary>
+    public IReadOnlyList<BringIn> BringIns => BringIn.Of([.. Today.Places.Where(at => Place is null || at.Code == Place)], Today.Plants, Today.Weather);
+
+    /// <summary>Devices of which something is to be said.</summary>
+    public IReadOnlyList<DeviceState> Troubles { get; init; } = [];
+
+    /// <summary>What is wrong with the forecast, or how old it is; null for nothing.</summary>
+    public string? Said
+    {
+        get => field ?? (Today.Forecast.Where(day => day.Place is null).Max(day => day.Made) is { } made && made < Today.Day.AddDays(-1) ? $"The forecast is from {Dates.Short(made)}." : null);
+        init;
+    }
 }
