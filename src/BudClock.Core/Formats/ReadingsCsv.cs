@@ -155,8 +155,8 @@ public static class ReadingsCsv
         public IReadOnlyList<ClimateReading> Readings()
         {
             var walls = rows.Where(row => row.Wall is not null).ToList();
-            var falling = walls.Zip(walls.Skip(1)).Count(pair => pair.Second.Wall < pair.First.Wall) * 2 > walls.Count;
-            if (falling)
+            var steps = walls.Zip(walls.Skip(1)).Select(pair => pair.Second.Wall!.Value.CompareTo(pair.First.Wall!.Value)).Sum();
+            if (steps < 0)
                 rows.Reverse();
             var readings = new List<ClimateReading>(rows.Count);
             foreach (var (line, wall, at, reading) in rows)
