@@ -157,13 +157,16 @@ public sealed class GardenDay
     public GardenDay In(PlaceWeathers weather, IReadOnlyList<ForecastDay> forecast)
     {
         var next = new GardenDay(this, around.In(weather, Plants.Select(a => a.Plant)), byTag) { names = names, Forecast = forecast };
-        var changed = Plants.Where(a => !around.Of(a.Plant).Same(next.around.Of(a.Plant)) && !Shared(a)).Select(a => next.Assessed(a.Plant));
-        var shared = Plants.Where(Shared).Select(a => next.Assessed(a.Plant));
-        var all = changed.Concat(shared).Select(a => KeyValuePair.Create(a.Plant.Tag, a)).ToList();
+        var changed = Plants.Where(a => !InSameWeather(around.Of(a.Plant), next.around.Of(a.Plant))).Select(a => next.Assessed(a.Plant));
+        var all = changed.Select(a => KeyValuePair.Create(a.Plant.Tag, a)).ToList();
         return all.Count == 0 ? next : new GardenDay(next, next.around, byTag.SetItems(all)) { names = names, Forecast = forecast };
-
-        bool Shared(Assessment a) => a.Plant.Vessel is not null && !around.Weather.At(a.Plant.Place).Same(weather.At(a.Plant.Place));
     }
+
+    /// <summary>Only the weather may differ between the two.</summary>
+    static bool InSameWeather(Surroundings before, Surroundings now) =>
+        before.Weather.Same(now.Weather)
+        && (before.CameFrom is null) == (now.CameFrom is null)
+        && (before.CameFrom is null || before.CameFrom.Weather.Same(now.CameFrom!.Weather));
 
     /// <summary>The garden with some plants as they are after a change; what shares their water is assessed anew with them.</summary>
     public GardenDay With(IReadOnlyList<Assessment> changed)

@@ -69,6 +69,7 @@ public static class Server
                 .MinimumLevel.Override("Microsoft.AspNetCore.Antiforgery", LogEventLevel.Error) // says only that forms are not cached
                 .MinimumLevel.Override("Microsoft.AspNetCore.DataProtection", LogEventLevel.Error) // the keys lie beside the garden
                 .MinimumLevel.Override("Microsoft.EntityFrameworkCore", LogEventLevel.Fatal) // told where it was asked
+                .MinimumLevel.Override("Polly", LogEventLevel.Fatal) // a service that is away is said on the pages
                 .WriteTo.Console(formatProvider: CultureInfo.InvariantCulture, standardErrorFromLevel: LogEventLevel.Verbose)
         );
         AddServices(builder.Services, options, held);

@@ -16,19 +16,25 @@ public sealed class TodaysGarden(GardenStore store, PlaceBook places, Clock cloc
     readonly SemaphoreSlim gate = new(1, 1);
     GardenDay? today;
     int forgotten;
-    bool otherWeather,
-        otherForecast;
+
+    /// <summary>Counted up by each change of the weather, and what of it the garden in memory has taken in.</summary>
+    int weatherChanged,
+        weatherTaken,
+        forecastChanged,
+        forecastTaken;
+
+    bool OtherWeather => Volatile.Read(ref weatherChanged) != Volatile.Read(ref weatherTaken);
 
     /// <summary>The garden today; null before it has been set up.</summary>
     public async Task<GardenDay?> TodayAsync()
     {
-        if (today is { } kept && kept.Day == clock.Today(kept.Garden) && !otherWeather)
+        if (today is { } kept && kept.Day == clock.Today(kept.Garden) && !OtherWeather)
             return kept;
         await gate.WaitAsync();
         try
         {
             if (today is { } meanwhile && meanwhile.Day == clock.Today(meanwhile.Garden))
-                return otherWeather ? today = await InWeatherAsync(meanwhile) : meanwhile;
+                return OtherWeather ? await InWeatherAsync(meanwhile) : meanwhile;
             return await ReadAsync();
         }
         finally
@@ -43,14 +49,17 @@ public sealed class TodaysGarden(GardenStore store, PlaceBook places, Clock cloc
         while (true)
         {
             var before = Volatile.Read(ref forgotten);
-            (otherWeather, otherForecast) = (false, false);
+            var (weather, said) = (Volatile.Read(ref weatherChanged), Volatile.Read(ref forecastChanged));
             var around = Task.Run(AroundAsync);
             if (await store.ReadAsync(readingsSince: DateTimeOffset.MaxValue, acts: false) is not { } record)
                 return today = null;
             var day = clock.Today(record.Garden);
             var read = new GardenDay(record, day, await WeathersAsync(record, day, await around));
-            if (before == Volatile.Read(ref forgotten))
-                return today = read;
+            if (before != Volatile.Read(ref forgotten))
+                continue;
+            (today, forecastTaken) = (read, said);
+            Volatile.Write(ref weatherTaken, weather);
+            return read;
         }
     }
 
@@ -66,27 +75,31 @@ public sealed class TodaysGarden(GardenStore store, PlaceBook places, Clock cloc
             ? read
             : await places.WeathersAsync(record, day);
 
-    /// <summary>The same garden in the weather as it is by now.</summary>
+    /// <summary>The same garden in the weather as it is by now; who asks meanwhile waits for it.</summary>
     async Task<GardenDay> InWeatherAsync(GardenDay kept)
     {
-        (otherWeather, var forecastToo, otherForecast) = (false, otherForecast, false);
-        var forecast = forecastToo ? await store.ForecastAsync() : kept.Forecast;
+        var (weather, said) = (Volatile.Read(ref weatherChanged), Volatile.Read(ref forecastChanged));
+        var forecast = said != forecastTaken ? await store.ForecastAsync() : kept.Forecast;
         var record = new GardenRecord(kept.Garden, kept.Places, [], [], forecast);
-        return kept.In(await places.WeathersAsync(record, kept.Day), forecast);
+        var now = kept.In(await places.WeathersAsync(record, kept.Day), forecast);
+        (today, forecastTaken) = (now, said);
+        Volatile.Write(ref weatherTaken, weather);
+        return now;
     }
 
     /// <summary>Readings came: their days are read anew when somebody next asks.</summary>
     public Task MeasuredAsync(IReadOnlyList<Measured> spans)
     {
         places.Drop(spans);
-        otherWeather = true;
+        Interlocked.Increment(ref weatherChanged);
         return Task.CompletedTask;
     }
 
     /// <summary>Another forecast came.</summary>
     public Task ForecastChangedAsync()
     {
-        (otherForecast, otherWeather) = (true, true);
+        Interlocked.Increment(ref forecastChanged);
+        Interlocked.Increment(ref weatherChanged);
         return Task.CompletedTask;
     }
 

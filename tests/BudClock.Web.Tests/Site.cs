@@ -25,6 +25,8 @@ public sealed class Site : IAsyncDisposable
 
     public string Folder => folder.FullName;
 
+    public IServiceProvider Services => app.Services;
+
     /// <summary>The lighthouse garden on its pretend day.</summary>
     public static Task<Site> DemoAsync(DateOnly? day = null) =>
         StartAsync(
@@ -98,6 +100,8 @@ public sealed class Site : IAsyncDisposable
             File.Copy(file, target);
         }
     }
+
+    public Task<string> TextAsync(string path) => Http.GetStringAsync(path);
 
     public async Task<IDocument> PageAsync(string path) => await ParseAsync(await Http.GetAsync(path));
 

@@ -77,19 +77,27 @@ public static class ReadingsCsv
         return new(headers, layout, faults.Count > 0 ? [] : rows.Readings(), faults);
     }
 
-    /// <summary>The line that names the columns: the first that has those of the layout, or a time and a measure.</summary>
+    /// <summary>
+    /// The line that names the columns: the first that has those of the layout, or a time and a measure; else the first of several
+    /// cells that are no numbers, whose columns are then asked.
+    /// </summary>
     static List<string> Headers(CsvParser csv, LoggerLayout? layout)
     {
+        List<string> perhaps = [];
         for (var line = 0; line < MostPreamble && csv.Read(); line++)
         {
             var cells = csv.Record!.Select(cell => cell.Trim().TrimStart('\uFEFF')).ToList();
-            if (cells.Distinct().Count() > 1 && (layout is null ? LoggerLayout.Propose(cells).Complete : layout.Columns.All(cells.Contains)))
+            if (cells.Distinct().Count() < 2)
+                continue;
+            if (LoggerLayout.Propose(cells).Complete || (layout?.Complete == true && layout.Columns.All(cells.Contains)))
                 return cells;
-            if (layout is not null && LoggerLayout.Propose(cells).Complete)
-                return cells;
+            if (perhaps.Count == 0 && !cells.Exists(IsNumber))
+                perhaps = cells;
         }
-        return [];
+        return perhaps;
     }
+
+    static bool IsNumber(string cell) => double.TryParse(cell, NumberStyles.Float, CultureInfo.InvariantCulture, out _);
 
     /// <summary>Readings in our own columns, times by the garden's clock with their offset.</summary>
     public static void Write(TextWriter text, IEnumerable<ClimateReading> readings, TimeZoneInfo zone)

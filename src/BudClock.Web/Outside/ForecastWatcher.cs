@@ -144,8 +144,8 @@ public sealed class ForecastWatcher(IHttpClientFactory clients, OutsideSettings 
 
     static List<JToken> List(JToken root, string? path) =>
         path is null ? []
-        : root.SelectToken(path) is JArray list ? [.. list]
-        : [.. root.SelectTokens(path)];
+        : root.SelectTokens(path).ToList() is var found && found is [JArray list] ? [.. list]
+        : found;
 
     static DateOnly? Day(JToken token) =>
         token.ToString() is { Length: >= 10 } text && DateOnly.TryParseExact(text[..10], "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)

@@ -108,7 +108,7 @@ public sealed class TakeOutAdviser : IAdviser
         ];
 
     Advice Say(Verdict verdict, DateOnly due, string reason, IReadOnlyList<Condition> conditions) =>
-        new(Topics.Move, Rule, Care.Move, verdict, due, reason, conditions) { Ground = Ground.Interval };
+        new(Topics.Move, Rule, Care.Move, verdict, due, reason, conditions);
 
     static string Degrees(double celsius) => string.Create(CultureInfo.InvariantCulture, $"{celsius:0.#} °C").Replace('-', '−');
 }

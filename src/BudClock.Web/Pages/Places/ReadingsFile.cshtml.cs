@@ -63,7 +63,7 @@ public sealed class ReadingsFileModel(
 
     public Device? Kept { get; private set; }
     public ReadingsRead? Read { get; private set; }
-    public LoggerLayout Layout => Read!.Layout;
+    public LoggerLayout Layout => Read?.Layout ?? new();
     public int? HourOff { get; private set; }
     public int Doubted => Read?.Readings.Count(reading => reading.Doubt is not null) ?? 0;
     public string? Fault { get; private set; }
