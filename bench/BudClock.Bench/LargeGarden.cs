@@ -26,6 +26,9 @@ static class LargeGarden
         "Streptocarpus caulescens",
     ];
 
+    /// <summary>A million readings in all: hourly ones of nearly six years at each place.</summary>
+    const int Hours = 50_000;
+
     public static async Task SeedAsync(string folder, DateOnly day, int plants, int entriesEach)
     {
         Console.WriteLine($"Seeding a large garden in {folder} ...");
@@ -38,9 +41,10 @@ static class LargeGarden
             places,
             [.. Enumerable.Range(1, plants).Select(n => Plant(n, day, entriesEach))],
             [.. places.SelectMany(place => Readings(place.Code, day))],
-            []
+            [.. Forecasts(day)]
         )
         {
+            Devices = [new("bench", "Bench sensor", "place-1", Device.Http)],
             Shelf = ExampleShelf.Shelf,
         };
         var plan = new ImportPlan(new(Garden.Unnamed, [], [], [], []), garden, ImportWay.Add, GardenToo: true);
@@ -94,7 +98,13 @@ static class LargeGarden
     static IEnumerable<ClimateReading> Readings(string place, DateOnly day)
     {
         var end = new DateTimeOffset(day, new(12, 0), TimeSpan.Zero);
-        for (var hour = 0; hour < 365 * 24; hour++)
+        for (var hour = 0; hour < Hours; hour++)
             yield return new(place, end.AddHours(-hour), 14 + (6 * Math.Sin(hour / 24.0 * 2 * Math.PI)), 70);
     }
+
+    /// <summary>A year of what was forecast the day before, and the two weeks to come.</summary>
+    static IEnumerable<ForecastDay> Forecasts(DateOnly day) =>
+        Enumerable
+            .Range(-365, 365 + 14)
+            .Select(n => new ForecastDay(null, day.AddDays(n), 12 + (n % 5), 20 + (n % 7)) { Made = n > 0 ? day : day.AddDays(n - 1) });
 }

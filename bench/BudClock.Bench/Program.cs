@@ -7,6 +7,7 @@ using BudClock.Core.Mixing;
 using BudClock.Core.Notes;
 using BudClock.Data;
 using BudClock.Web;
+using BudClock.Web.Outside;
 using Microsoft.Data.Sqlite;
 using Microsoft.Extensions.DependencyInjection;
 
@@ -56,6 +57,29 @@ Say("Bench, first page", await BestAsync(7, () => http.GetStringAsync("/bench"))
 Say("Bench, a word typed", await BestAsync(7, () => http.GetStringAsync("/bench?q=bark+p-1")), "");
 await http.PostAsJsonAsync("/api/notes", new { text = "p-0007 growth 8 cm" });
 Say("one note, logged", await BestAsync(7, () => http.PostAsJsonAsync("/api/notes", new { text = "p-0007 growth 8 cm" })), "at most 0.01");
+
+// A device's own reading among a million: what it takes to keep it, and what it takes to see it.
+var (token, hash) = DeviceToken.New();
+var device = new Device("bench", "Bench sensor", "place-1", Device.Http);
+await app.Services.GetRequiredService<Logbook>().WriteAsync(null, "A token", Changes.Device(device, hash));
+http.DefaultRequestHeaders.Authorization = new("Bearer", token);
+await http.PostAsJsonAsync("/api/readings", new { temperatureC = 14.2 });
+Say(
+    "one more reading among a million",
+    await BestAsync(15, () => http.PostAsJsonAsync("/api/readings", new { temperatureC = 14.2 })),
+    "at most 0.002"
+);
+Say("Round, after a reading", await TimeAsync(() => http.GetStringAsync("/")), "");
+Say("a place's year, first time", await TimeAsync(() => http.GetStringAsync("/places/place-7")), "at most 0.1");
+Say("a place's year, again", await BestAsync(5, () => http.GetStringAsync("/places/place-7")), "");
+Say("a place's year, after a reading", await ReadAndShowAsync(), "at most 0.1");
+
+async Task<TimeSpan> ReadAndShowAsync()
+{
+    await http.GetStringAsync("/places/place-1");
+    await http.PostAsJsonAsync("/api/readings", new { temperatureC = 3.1 });
+    return await TimeAsync(() => http.GetStringAsync("/places/place-1"));
+}
 
 var reading = (await app.Services.GetRequiredService<TodaysGarden>().TodayAsync())!.NoteContext();
 foreach (var line in (string[])["p-0007 growth 8 cm, bulbs wrinkled yesterday", "p-0007 rotos 8 cm", "the lycaste watered", "p-00"])

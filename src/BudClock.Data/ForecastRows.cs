@@ -10,7 +10,9 @@ static class ForecastRows
     {
         var places = await db.Places.ToDictionaryAsync(p => p.Code, p => p.Id, StringComparer.OrdinalIgnoreCase);
         var (first, last) = (days.Min(day => day.On), days.Max(day => day.On));
-        var known = (await db.Forecast.Where(row => row.On >= first && row.On <= last).ToListAsync()).ToLookup(row => (row.PlaceId, row.On, row.Made));
+        var known = (await db.Forecast.Where(row => row.On >= first && row.On <= last).ToListAsync()).ToLookup(row =>
+            (row.PlaceId, row.On, row.Made)
+        );
         foreach (var day in days)
         {
             if (day.Place is { } code && !places.ContainsKey(code))

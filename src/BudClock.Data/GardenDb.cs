@@ -69,7 +69,15 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
         });
         model.Entity<ActChangeRow>().HasIndex(change => change.Act);
         OnShelf(model);
-        model.Entity<ReadingRow>().HasIndex(r => new { r.PlaceId, r.At, r.Device }).IsUnique();
+        model
+            .Entity<ReadingRow>()
+            .HasIndex(r => new
+            {
+                r.PlaceId,
+                r.At,
+                r.Device,
+            })
+            .IsUnique();
         model.Entity<ForecastRow>().HasIndex(f => new { f.PlaceId, f.On });
         model.Entity<DeviceRow>(device =>
         {

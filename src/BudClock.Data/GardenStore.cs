@@ -57,7 +57,8 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         var organs = (await Rows.ReadAsync(db, db.Organs.AsNoTracking(), unread)).ToLookup(o => o.PlantId);
         var forecasts = (await Rows.ReadAsync(db, db.ForecastsKept.AsNoTracking(), unread)).ToLookup(f => f.PlantId);
         var since = readingsSince?.UtcTicks ?? 0;
-        var readings = readingsSince is { } moment && moment == DateTimeOffset.MaxValue ? [] : await ReadingReader.ReadAsync(db, codes, since);
+        var readings =
+            readingsSince is { } moment && moment == DateTimeOffset.MaxValue ? [] : await ReadingReader.ReadAsync(db, codes, since);
         var devices = await Rows.ReadAsync(db, db.Devices.AsNoTracking().OrderBy(d => d.Code), unread);
         var vessels = await Rows.ReadAsync(db, db.Vessels.AsNoTracking().OrderBy(v => v.Name), unread);
         var sheets = await Rows.ReadAsync(db, db.SheetChanges.AsNoTracking().OrderBy(c => c.Id), unread);
@@ -88,7 +89,11 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
 
     static async Task<IReadOnlyList<ForecastDay>> ForecastAsync(GardenDb db, Dictionary<int, string> codes, List<string> unread)
     {
-        var rows = await Rows.ReadAsync(db, db.Forecast.AsNoTracking().OrderBy(f => f.PlaceId).ThenBy(f => f.On).ThenBy(f => f.Made), unread);
+        var rows = await Rows.ReadAsync(
+            db,
+            db.Forecast.AsNoTracking().OrderBy(f => f.PlaceId).ThenBy(f => f.On).ThenBy(f => f.Made),
+            unread
+        );
         return
         [
             .. rows.Where(f => f.PlaceId is null || codes.ContainsKey(f.PlaceId.Value))
@@ -170,7 +175,9 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
             .Where(r => r.Place!.Code == device.Place && r.Device == device.Code && !r.Struck)
             .OrderByDescending(r => r.At)
             .FirstOrDefaultAsync();
-        return row is null ? null : new(device.Place, new(row.At, TimeSpan.Zero), row.TemperatureC, row.HumidityPct) { Device = device.Code, Doubt = row.Doubt };
+        return row is null
+            ? null
+            : new(device.Place, new(row.At, TimeSpan.Zero), row.TemperatureC, row.HumidityPct) { Device = device.Code, Doubt = row.Doubt };
     }
 
     /// <summary>How many single readings were taken before a moment.</summary>
@@ -184,7 +191,10 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     public async Task<DateTimeOffset?> LastAtAsync(string place)
     {
         await using var db = await databases.CreateDbContextAsync();
-        var last = await db.Readings.AsNoTracking().Where(r => r.Place!.Code == place && !r.Struck && r.Doubt == null).MaxAsync(r => (long?)r.At);
+        var last = await db
+            .Readings.AsNoTracking()
+            .Where(r => r.Place!.Code == place && !r.Struck && r.Doubt == null)
+            .MaxAsync(r => (long?)r.At);
         return last is { } ticks ? new(ticks, TimeSpan.Zero) : null;
     }
 

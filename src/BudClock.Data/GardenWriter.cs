@@ -77,7 +77,12 @@ public sealed class GardenWriter(IDbContextFactory<GardenDb> databases)
             {
                 var key = await db.Places.Where(p => p.Code == place).Select(p => p.Id).SingleAsync();
                 await db.Readings.Where(r => r.PlaceId == key && r.At < before.UtcTicks && !r.Struck).ExecuteDeleteAsync();
-                await ReadingRows.BulkAsync(Rows.Command(db, ReadingRows.Upsert), readings, new Dictionary<string, int> { [place] = key }, act: null);
+                await ReadingRows.BulkAsync(
+                    Rows.Command(db, ReadingRows.Upsert),
+                    readings,
+                    new Dictionary<string, int> { [place] = key },
+                    act: null
+                );
             }
         );
     }

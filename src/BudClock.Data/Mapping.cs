@@ -48,7 +48,8 @@ static class Mapping
 
     /// <summary>The same values as a reading.</summary>
     public static bool Says(this ReadingRow row, ClimateReading reading) =>
-        (row.TemperatureC, row.HumidityPct, row.Lux, row.Ppfd, row.Hours) == (reading.TemperatureC, reading.HumidityPct, reading.Lux, reading.Ppfd, reading.Hours);
+        (row.TemperatureC, row.HumidityPct, row.Lux, row.Ppfd, row.Hours)
+        == (reading.TemperatureC, reading.HumidityPct, reading.Lux, reading.Ppfd, reading.Hours);
 
     public static Device ToDevice(this DeviceRow row) =>
         new(row.Code, row.Name, row.Place, row.Way)

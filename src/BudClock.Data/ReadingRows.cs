@@ -42,7 +42,14 @@ static class ReadingRows
                 db.Readings.Local.FirstOrDefault(r => r.PlaceId == place && r.At == at && r.Device == device)
                 ?? await db.Readings.FirstOrDefaultAsync(r => r.PlaceId == place && r.At == at && r.Device == device);
             if (row is null)
-                db.Readings.Add(row = new() { PlaceId = place, At = at, Device = device });
+                db.Readings.Add(
+                    row = new()
+                    {
+                        PlaceId = place,
+                        At = at,
+                        Device = device,
+                    }
+                );
             else if (!row.Struck && row.Says(reading))
                 continue;
             row.Take(reading);

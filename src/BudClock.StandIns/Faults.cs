@@ -20,7 +20,8 @@ public sealed record Fault(string Kind, int From, int To)
         if (parts.Length == 1)
             return new(parts[0], 0, int.MaxValue);
         var span = parts[1].Split('-', 2);
-        return int.TryParse(span[0], CultureInfo.InvariantCulture, out var from)
+        return
+            int.TryParse(span[0], CultureInfo.InvariantCulture, out var from)
             && int.TryParse(span[^1], CultureInfo.InvariantCulture, out var to)
             ? new(parts[0], from, to)
             : null;

@@ -30,11 +30,20 @@ static class ForecastCommand
                 builder.Logging.ClearProviders();
                 builder.WebHost.ConfigureKestrel(kestrel => kestrel.Listen(IPAddress.Loopback, parsed.GetValue(port)));
                 await using var app = builder.Build();
-                var (weather, time) = (new SimulatedWeather(parsed.GetValue(seed)), new SimulatedTime(parsed.GetValue(clock), parsed.GetValue(step)));
+                var (weather, time) = (
+                    new SimulatedWeather(parsed.GetValue(seed)),
+                    new SimulatedTime(parsed.GetValue(clock), parsed.GetValue(step))
+                );
                 app.MapGet(
                     "/v1/forecast",
                     async (HttpContext context, int? days) =>
-                        await AnswerAsync(context, parsed.GetValue(fault), weather, DateOnly.FromDateTime(time.Now(0).UtcDateTime), days ?? 14)
+                        await AnswerAsync(
+                            context,
+                            parsed.GetValue(fault),
+                            weather,
+                            DateOnly.FromDateTime(time.Now(0).UtcDateTime),
+                            days ?? 14
+                        )
                 );
                 await app.StartAsync(stop);
                 Console.WriteLine($"A forecast is at {app.Urls.Single()}/v1/forecast");
@@ -60,7 +69,9 @@ static class ForecastCommand
                 await Task.Delay(Timeout.Infinite, stop).ContinueWith(_ => { }, TaskScheduler.Default);
                 break;
             case "rubbish":
-                await Results.Json(new { daily = new { time = new[] { "tomorrow" }, temperature_2m_min = new[] { 900 } } }).ExecuteAsync(context);
+                await Results
+                    .Json(new { daily = new { time = new[] { "tomorrow" }, temperature_2m_min = new[] { 900 } } })
+                    .ExecuteAsync(context);
                 break;
             default:
                 await Results.Json(Say(weather, today, Math.Clamp(days, 1, MostDays))).ExecuteAsync(context);

@@ -6,7 +6,8 @@ namespace BudClock.StandIns;
 /// <summary>What both stand-ins are told.</summary>
 static class Options
 {
-    public static Option<int> Seed() => new("--seed") { DefaultValueFactory = _ => 7, Description = "The same seed makes the same weather." };
+    public static Option<int> Seed() =>
+        new("--seed") { DefaultValueFactory = _ => 7, Description = "The same seed makes the same weather." };
 
     public static Option<DateTimeOffset?> Clock() =>
         new("--clock")
@@ -53,7 +54,5 @@ sealed class SimulatedTime(DateTimeOffset? start, double stepMinutes)
     readonly DateTimeOffset began = DateTimeOffset.UtcNow;
 
     public DateTimeOffset Now(int reading) =>
-        stepMinutes > 0
-            ? (start ?? began).AddMinutes(reading * stepMinutes)
-            : (start ?? began) + (DateTimeOffset.UtcNow - began);
+        stepMinutes > 0 ? (start ?? began).AddMinutes(reading * stepMinutes) : (start ?? began) + (DateTimeOffset.UtcNow - began);
 }

@@ -1,7 +1,11 @@
 using System.CommandLine;
 using BudClock.StandIns;
 
-var root = new RootCommand("Simulated outside devices: a thermometer and a forecast service.") { SensorCommand.Create(), ForecastCommand.Create() };
+var root = new RootCommand("Simulated outside devices: a thermometer and a forecast service.")
+{
+    SensorCommand.Create(),
+    ForecastCommand.Create(),
+};
 
 using var stop = new CancellationTokenSource();
 const string Tied = "--tied";

@@ -18,7 +18,11 @@ static class SensorCommand
         var topic = new Option<string>("--topic") { DefaultValueFactory = _ => "home/sensor", Description = "The topic it speaks under." };
         var place = new Option<string>("--place") { DefaultValueFactory = _ => "glasshouse", Description = "What it hangs in." };
         var every = new Option<double>("--every") { DefaultValueFactory = _ => 60, Description = "Seconds from one reading to the next." };
-        var count = new Option<int>("--count") { DefaultValueFactory = _ => int.MaxValue, Description = "How many readings to send, then end." };
+        var count = new Option<int>("--count")
+        {
+            DefaultValueFactory = _ => int.MaxValue,
+            Description = "How many readings to send, then end.",
+        };
         var (clock, step, seed, faults) = (Options.Clock(), Options.Step(), Options.Seed(), Options.Faults());
         var command = new Command("sensor", "A thermometer.") { to, token, broker, topic, place, every, count, clock, step, seed, faults };
         command.SetAction(
@@ -56,7 +60,8 @@ static class SensorCommand
         {
             await way.SendAsync(message, stop);
         }
-        catch (Exception fault) when (fault is HttpRequestException or MQTTnet.Exceptions.MqttCommunicationException or TaskCanceledException)
+        catch (Exception fault)
+            when (fault is HttpRequestException or MQTTnet.Exceptions.MqttCommunicationException or TaskCanceledException)
         {
             Console.Error.WriteLine($"Not heard: {fault.Message}");
         }
@@ -113,7 +118,15 @@ static class SensorCommand
                 new
                 {
                     time = reading.At.ToUnixTimeSeconds(),
-                    sensors = new[] { new { temperature = reading.TemperatureC, humidity = reading.HumidityPct, lux = reading.Lux } },
+                    sensors = new[]
+                    {
+                        new
+                        {
+                            temperature = reading.TemperatureC,
+                            humidity = reading.HumidityPct,
+                            lux = reading.Lux,
+                        },
+                    },
                 }
             );
 

@@ -10,7 +10,9 @@ namespace BudClock.Web;
 /// </summary>
 public sealed class PlaceBook(GardenStore store)
 {
-    /// <summary>How far back the air is remembered, to scale a plant's own rhythm by it and to learn what a place makes of a forecast.</summary>
+    /// <summary>
+    /// How far back the air is remembered, to scale a plant's own rhythm by it and to learn what a place makes of a forecast.
+    /// </summary>
     const int Remembered = 120;
 
     /// <summary>Out of doors last spring's late nights are remembered too.</summary>
@@ -90,9 +92,10 @@ public sealed class PlaceBook(GardenStore store)
             }
             if (known is not null && known.From <= from && known.To >= to && stale.Count == 0)
                 return known.Record;
-            var next = known is null || known.From > from || known.To < to
-                ? await ReadAsync(days, place, Earlier(from, known?.From), Later(to, known?.To))
-                : await AgainAsync(days, place, known, stale);
+            var next =
+                known is null || known.From > from || known.To < to
+                    ? await ReadAsync(days, place, Earlier(from, known?.From), Later(to, known?.To))
+                    : await AgainAsync(days, place, known, stale);
             lock (gate)
                 if (before == dropped)
                 {

@@ -11,6 +11,9 @@ public sealed record ServerOptions
     /// <summary>Begin with the lighthouse garden, on its pretend day unless another is named.</summary>
     public bool Demo { get; init; }
 
+    /// <summary>How many days of made-up weather the demo begins with.</summary>
+    public int DemoDays { get; init; } = 365;
+
     /// <summary>With the demo, start its stand-in devices beside it.</summary>
     public bool StandIns { get; init; }
 

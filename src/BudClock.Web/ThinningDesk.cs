@@ -38,7 +38,17 @@ public sealed class ThinningDesk(GardenStore store, GardenWriter writer, TodaysG
             var thin = Thinning.Thin(today.Weather.Calendar, old, today.Day);
             if (thin.Count >= old.Count)
                 continue;
-            await writer.ReplaceReadingsAsync(place.Code, End(today), thin, new(Guid.CreateVersion7(), "thinning", clock.GetUtcNow(), $"{old.Count} old readings of {place.Name} thinned to {thin.Count}"));
+            await writer.ReplaceReadingsAsync(
+                place.Code,
+                End(today),
+                thin,
+                new(
+                    Guid.CreateVersion7(),
+                    "thinning",
+                    clock.GetUtcNow(),
+                    $"{old.Count} old readings of {place.Name} thinned to {thin.Count}"
+                )
+            );
             (before, after) = (before + old.Count, after + thin.Count);
         }
         glasshouse.Forget();

@@ -189,6 +189,9 @@ public class GardenPagesTests
                     "/store",
                     "/trays",
                     "/places",
+                    "/places/south",
+                    "/places/fit?plant=MIL-01",
+                    "/places/forecast",
                     "/sitter",
                     "/mixing",
                 ]
@@ -212,11 +215,11 @@ public class GardenPagesTests
         await site.PostAsync("/notes", ("text", "lyc-01 new growth 10 april"));
         await site.PostAsync("/notes", ("text", "lyc-01 roots 11 cm"));
         Assert.StartsWith("Look", (await site.PageAsync("/")).QuerySelector("#row-LYC-01 .row-words").Words());
-        await site.PostAsync("/places?handler=Night", ("Code", "bench"), ("Night", "13,5"));
+        await site.PostAsync("/places?handler=Nights", ("Nights[bench]", "13,5"));
         Assert.StartsWith("Do", (await site.PageAsync("/")).QuerySelector("#row-LYC-01 .row-words").Words());
         Assert.Contains(
-            "\"warm\" is no night temperature",
-            (await site.PostAsync("/places?handler=Night", ("Code", "bench"), ("Night", "warm"))).QuerySelector("[role=alert]").Words()
+            "\"warm\" is no temperature of a night",
+            (await site.PostAsync("/places?handler=Nights", ("Nights[bench]", "warm"))).QuerySelector("[role=alert]").Words()
         );
     }
 
@@ -226,7 +229,7 @@ public class GardenPagesTests
         await using var site = await Site.DemoAsync();
         await site.PostAsync("/places", ("Name", "Lamp room"), ("Setting", "indoors"));
         await site.PostAsync("/places?handler=Move", ("Code", "lamp-room"), ("step", "-1"));
-        await site.PostAsync("/places", ("Code", "sill"), ("Name", "Sill"), ("Setting", "indoors"));
+        await site.PostAsync("/places/sill", ("Form.Name", "Sill"), ("Form.Setting", "indoors"));
         var walk = (await site.PageAsync("/")).QuerySelectorAll(".walk li a").Select(a => a.FirstChild!.TextContent.Trim());
         Assert.Equal(["South bench", "Sill", "Cold frame", "Lamp room", "Dry store"], walk.Skip(1));
         Assert.Contains(

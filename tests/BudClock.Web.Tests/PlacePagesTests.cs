@@ -9,8 +9,16 @@ public class PlacePagesTests
 {
     static (string, string)[] Form(string? field = null, string value = "") =>
         [
-            .. new[] { ("Form.Name", "Potting-room sill"), ("Form.Setting", "indoors"), ("Form.Window", "east"), ("Form.LampHours", "12"), ("Form.LampsFrom", "06:30"), ("Form.LampDistance", "12"), ("Form.Draughts", "yes") }
-                .Where(one => one.Item1 != field),
+            .. new[]
+            {
+                ("Form.Name", "Potting-room sill"),
+                ("Form.Setting", "indoors"),
+                ("Form.Window", "east"),
+                ("Form.LampHours", "12"),
+                ("Form.LampsFrom", "06:30"),
+                ("Form.LampDistance", "12"),
+                ("Form.Draughts", "yes"),
+            }.Where(one => one.Item1 != field),
             .. field is null ? [] : new[] { (field, value) },
         ];
 
@@ -21,7 +29,9 @@ public class PlacePagesTests
         var page = await site.PostAsync("/places/sill", Form());
         Assert.Contains("Unbroken dark tonight", page.Body!.TextContent);
         var garden = await site.TextAsync("/api/garden");
-        foreach (var member in (string[])["\"window\": \"east\"", "\"lampsFrom\": \"06:30\"", "\"lampDistanceCm\": 12", "\"draughts\": true"])
+        foreach (
+            var member in (string[])["\"window\": \"east\"", "\"lampsFrom\": \"06:30\"", "\"lampDistanceCm\": 12", "\"draughts\": true"]
+        )
             Assert.Contains(member, garden);
     }
 
@@ -64,7 +74,13 @@ public class PlacePagesTests
     public async Task A_reading_by_hand_that_cannot_be_is_said_and_stays_as_typed(string night, string humidity, string light, string says)
     {
         await using var site = await Site.DemoAsync();
-        var page = await site.PostAsync("/places/sill?handler=Reading", ("Reading.On", "2031-05-24"), ("Reading.Night", night), ("Reading.Humidity", humidity), ("Reading.Light", light));
+        var page = await site.PostAsync(
+            "/places/sill?handler=Reading",
+            ("Reading.On", "2031-05-24"),
+            ("Reading.Night", night),
+            ("Reading.Humidity", humidity),
+            ("Reading.Light", light)
+        );
         Assert.Contains(says, page.QuerySelector(".fault").Words());
         Assert.Equal((night, humidity, light), (Value("Night"), Value("Humidity"), Value("Light")));
 
@@ -75,12 +91,25 @@ public class PlacePagesTests
     public async Task A_reading_by_hand_counts_at_once_and_can_be_undone()
     {
         await using var site = await Site.DemoAsync();
-        var page = await site.PostAsync("/places/sill?handler=Reading", ("Reading.On", "2031-05-24"), ("Reading.Night", "3"), ("Reading.Light", "9000"), ("Reading.LightUnit", "lux"));
+        var page = await site.PostAsync(
+            "/places/sill?handler=Reading",
+            ("Reading.On", "2031-05-24"),
+            ("Reading.Night", "3"),
+            ("Reading.Light", "9000"),
+            ("Reading.LightUnit", "lux")
+        );
         Assert.Contains("coolest night 3 °C", page.QuerySelector("#suffers")!.ParentElement.Words());
         Assert.Contains("mol", page.QuerySelector(".facts").Words());
         Assert.Contains("3 °C", (await site.PageAsync("/")).QuerySelector(".weather .stake").Words());
         await site.PostAsync("/notes?handler=Undo");
-        Assert.Null((await site.PageAsync("/")).QuerySelectorAll(".weather .stake").FirstOrDefault(stake => stake.TextContent.Contains("3 °C", StringComparison.Ordinal) && !stake.TextContent.Contains('.', StringComparison.Ordinal)));
+        Assert.Null(
+            (await site.PageAsync("/"))
+                .QuerySelectorAll(".weather .stake")
+                .FirstOrDefault(stake =>
+                    stake.TextContent.Contains("3 °C", StringComparison.Ordinal)
+                    && !stake.TextContent.Contains('.', StringComparison.Ordinal)
+                )
+        );
     }
 
     const string Fahrenheit = "Date/Time,Temp (°F),RH (%)\n05/20/2031 00:00,57.2,80\n05/20/2031 01:00,56.3,81\n";
@@ -104,7 +133,10 @@ public class PlacePagesTests
             ("Map.MonthFirst", "true"),
             ("Map.Clock", "garden")
         );
-        Assert.Contains("sill,2031-05-20T00:00:00+01:00,14,80,,,logger,", await site.TextAsync("/api/readings.csv?place=sill&from=2031-05-20"));
+        Assert.Contains(
+            "sill,2031-05-20T00:00:00+01:00,14,80,,,logger,",
+            await site.TextAsync("/api/readings.csv?place=sill&from=2031-05-20")
+        );
         var next = await UploadAsync(site, Fahrenheit.Replace("05/20", "05/21", StringComparison.Ordinal));
         Assert.Contains("2 readings of Logger taken in", next.Body!.TextContent);
         // Sent again it changes nothing, and it is undone as a whole.
@@ -115,11 +147,18 @@ public class PlacePagesTests
         Assert.Equal(2, await CountAsync(site));
     }
 
-    static async Task<int> CountAsync(Site site) => (await site.TextAsync("/api/readings.csv?place=sill&from=2031-05-19")).Split('\n').Count(line => line.Contains(",logger,", StringComparison.Ordinal));
+    static async Task<int> CountAsync(Site site) =>
+        (await site.TextAsync("/api/readings.csv?place=sill&from=2031-05-19"))
+            .Split('\n')
+            .Count(line => line.Contains(",logger,", StringComparison.Ordinal));
 
     static async Task<AngleSharp.Dom.IDocument> UploadAsync(Site site, string csv, string name = "logger.csv")
     {
-        using var form = new MultipartFormDataContent { { new StringContent("logger"), "Device" }, { new ByteArrayContent(Encoding.UTF8.GetBytes(csv)), "file", name } };
+        using var form = new MultipartFormDataContent
+        {
+            { new StringContent("logger"), "Device" },
+            { new ByteArrayContent(Encoding.UTF8.GetBytes(csv)), "file", name },
+        };
         return await Site.ParseAsync(await site.SendAsync("/places/file?handler=Read", false, form));
     }
 
@@ -132,7 +171,10 @@ public class PlacePagesTests
         Assert.Contains("line 3", faults.QuerySelector(".faults").Words());
         Assert.Null(faults.QuerySelector("button[formaction*=Write]"));
         Assert.Contains("is no text", (await UploadAsync(site, "PK\0\0")).QuerySelector(".fault").Words());
-        using var large = new HttpRequestMessage(HttpMethod.Post, "/places/file?handler=Read") { Content = new StreamContent(new MemoryStream(new byte[200_000_000])) };
+        using var large = new HttpRequestMessage(HttpMethod.Post, "/places/file?handler=Read")
+        {
+            Content = new StreamContent(new MemoryStream(new byte[200_000_000])),
+        };
         // It is refused before it is read: the answer comes, or the sender finds the door shut.
         try
         {
@@ -149,8 +191,14 @@ public class PlacePagesTests
         await using var site = await Site.DemoAsync();
         var logbook = site.Services.GetRequiredService<Logbook>();
         var from = new DateTimeOffset(2025, 3, 1, 0, 0, 0, TimeSpan.Zero);
-        await logbook.MeasureAsync([.. Enumerable.Range(0, 1500).Select(n => new ClimateReading("sill", from.AddMinutes(n * 15), 10 + (n % 7), 60))], TestContext.Current.CancellationToken);
-        Assert.Contains("1,500 readings are older than two years. Thinned, they become", (await site.PageAsync("/places")).QuerySelector("#old")!.ParentElement.Words());
+        await logbook.MeasureAsync(
+            [.. Enumerable.Range(0, 1500).Select(n => new ClimateReading("sill", from.AddMinutes(n * 15), 10 + (n % 7), 60))],
+            TestContext.Current.CancellationToken
+        );
+        Assert.Contains(
+            "1,500 readings are older than two years. Thinned, they become",
+            (await site.PageAsync("/places")).QuerySelector("#old")!.ParentElement.Words()
+        );
         var (store, book) = (site.Services.GetRequiredService<GardenStore>(), site.Services.GetRequiredService<PlaceBook>());
         var days = book.CalendarOf((await site.Services.GetRequiredService<TodaysGarden>().TodayAsync())!.Garden);
         var before = await book.RecordAsync(days, "sill", new(2025, 3, 1), new(2025, 3, 20));

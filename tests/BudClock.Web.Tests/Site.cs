@@ -64,10 +64,13 @@ public sealed class Site : IAsyncDisposable
         var folder = again ?? Directory.CreateTempSubdirectory("bud-clock-");
         if (options.Demo && again is null)
             Copy(await Demo.Value, folder.FullName);
-        var app = await Server.BuildAsync(options with { Port = 0, DataFolder = folder.FullName });
+        var app = await Server.BuildAsync(options with { Port = 0, DataFolder = folder.FullName, DemoDays = DemoDays });
         await app.StartAsync();
         return new(app, folder);
     }
+
+    /// <summary>A month of weather is enough to learn from, and a year of it in every test is not.</summary>
+    const int DemoDays = 30;
 
     /// <summary>The demo garden is planted once; every test starts from a copy of it.</summary>
     static readonly Lazy<Task<string>> Demo = new(async () =>
@@ -79,6 +82,7 @@ public sealed class Site : IAsyncDisposable
                 {
                     DataFolder = folder,
                     Demo = true,
+                    DemoDays = DemoDays,
                     Port = 0,
                 }
             )

@@ -36,9 +36,7 @@ public static class Believed
         Array.Sort(sound, Compare);
         // One device alone, which is the usual case, needs no sorting apart.
         var devices = sound.Select(reading => reading.Device).Distinct().Take(2).Count();
-        var spikes =
-            devices < 2 ? Spikes(sound)
-            : [.. sound.GroupBy(reading => reading.Device).SelectMany(of => Spikes([.. of]))];
+        var spikes = devices < 2 ? Spikes(sound) : [.. sound.GroupBy(reading => reading.Device).SelectMany(of => Spikes([.. of]))];
         for (var i = 0; i < sound.Length; i++)
             if ((i == 0 || sound[i] != sound[i - 1]) && (spikes.Count == 0 || !spikes.Contains(sound[i])))
                 yield return sound[i];

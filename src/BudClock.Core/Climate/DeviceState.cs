@@ -9,7 +9,7 @@ public enum DeviceHealth
     /// <summary>It sends as it should, and nothing is to be said.</summary>
     Well,
 
-    /// <summary>Nothing came for twice its time.</summary>
+    /// <summary>Nothing came when it was due.</summary>
     Silent,
 
     /// <summary>It says the same to the last digit, hour after hour.</summary>
@@ -27,6 +27,10 @@ public enum DeviceHealth
 /// <param name="Words">For the grower, as a sentence; empty for a device that is well.</param>
 public sealed record DeviceState(Device Device, DeviceHealth Health, DateTimeOffset? Last, string Words)
 {
+    /// <summary>A message on its way is not missed at once: a tenth of its time, two minutes at least.</summary>
+    const double Grace = 0.1;
+    const double LeastGrace = 2;
+
     const int StuckReadings = 12;
     static readonly TimeSpan StuckFor = TimeSpan.FromHours(12);
 
@@ -51,12 +55,18 @@ public sealed record DeviceState(Device Device, DeviceHealth Health, DateTimeOff
         TimeSpan? off
     )
     {
-        if (device.Way != Device.File && now - newest.At > TimeSpan.FromMinutes(2 * device.DueMinutes))
+        if (
+            device.Way != Device.File
+            && now - newest.At > TimeSpan.FromMinutes(device.DueMinutes + Math.Max(LeastGrace, device.DueMinutes * Grace))
+        )
             return (DeviceHealth.Silent, $"{device.Name} is silent since {Ago(now - newest.At)}; it should send every {Every(device)}.");
         if (newest.Doubt is { } doubt)
             return (DeviceHealth.Doubted, $"{device.Name} is not believed: {doubt}.");
         if (Stuck(sorted) is { } since)
-            return (DeviceHealth.Stuck, $"{device.Name} has said {newest.TemperatureC:0.#} °C without a change for {Ago(newest.At - since)}.");
+            return (
+                DeviceHealth.Stuck,
+                $"{device.Name} has said {newest.TemperatureC:0.#} °C without a change for {Ago(newest.At - since)}."
+            );
         if (off is { } clock)
             return (
                 DeviceHealth.ClockOff,
@@ -77,7 +87,8 @@ public sealed record DeviceState(Device Device, DeviceHealth Health, DateTimeOff
         return same.Count >= StuckReadings && same[0].At - same[^1].At >= StuckFor ? same[^1].At : null;
     }
 
-    static string Every(Device device) => device.DueMinutes % 60 == 0 ? Ago(TimeSpan.FromMinutes(device.DueMinutes)) : $"{device.DueMinutes} min";
+    static string Every(Device device) =>
+        device.DueMinutes % 60 == 0 ? Ago(TimeSpan.FromMinutes(device.DueMinutes)) : $"{device.DueMinutes} min";
 
     static string Ago(TimeSpan time) =>
         time.TotalDays >= 2 ? $"{time.TotalDays:0} days"

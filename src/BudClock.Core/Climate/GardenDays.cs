@@ -85,7 +85,8 @@ public sealed class GardenDays(Garden garden)
         if (garden.Latitude is not { } latitude)
             return new(day, from, Clock(day, Dawn), Clock(day, Dusk), to);
         var sun = Sun.On(day, latitude, garden.Longitude ?? (zone.BaseUtcOffset.TotalHours * 15));
-        return sun is { Rise: { } rise, Set: { } set } ? new(day, from, Math.Clamp(rise.UtcTicks, from, to), Math.Clamp(set.UtcTicks, from, to), to)
+        return sun is { Rise: { } rise, Set: { } set }
+                ? new(day, from, Math.Clamp(rise.UtcTicks, from, to), Math.Clamp(set.UtcTicks, from, to), to)
             : sun.DayHours > 0 ? new(day, from, from, to, to)
             : new(day, from, to, to, to);
     }

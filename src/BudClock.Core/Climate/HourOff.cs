@@ -11,7 +11,9 @@ public static class HourOff
     static readonly TimeSpan Steady = TimeSpan.FromMinutes(12);
     static readonly TimeSpan Off = TimeSpan.FromMinutes(25);
 
-    /// <summary>How far a device's times lag behind those at which they came, where all of the last ones do so alike; null for none.</summary>
+    /// <summary>
+    /// How far a device's times lag behind those at which they came, where all of the last ones do so alike; null for none.
+    /// </summary>
     /// <returns>Positive for a clock that is behind.</returns>
     public static TimeSpan? ByArrival(IReadOnlyCollection<(DateTimeOffset At, DateTimeOffset Came)> last)
     {

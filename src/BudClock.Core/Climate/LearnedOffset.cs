@@ -64,7 +64,13 @@ public sealed record LearnedOffset(double Share, double OffsetC, int Outcomes, O
         var (errors, missing) = Errors(near);
         var ranges = new List<(int Lead, double Low, double High)> { Range(near[^1].Lead, errors.Select(e => e.Error), missing) };
         foreach (var group in all.Where(o => o.Lead > 1).GroupBy(o => o.Lead / 3 * 3).Where(g => g.Count() >= Least).OrderBy(g => g.Key))
-            ranges.Add(Range(Math.Max(group.Key, 2), group.TakeLast(Window).Select(outcome => outcome.MeasuredC - model.Says(outcome.ForecastC)), missing));
+            ranges.Add(
+                Range(
+                    Math.Max(group.Key, 2),
+                    group.TakeLast(Window).Select(outcome => outcome.MeasuredC - model.Says(outcome.ForecastC)),
+                    missing
+                )
+            );
         return new(model.Share, model.Value, near.Count, OffsetScore.Of(errors)) { Ranges = ranges };
     }
 
@@ -113,7 +119,9 @@ public sealed record LearnedOffset(double Share, double OffsetC, int Outcomes, O
         public static Model Of(List<ForecastOutcome> near)
         {
             var own = Median(near.TakeLast(OwnDays).Select(o => o.MeasuredC));
-            var ways = Shares.Select(share => new Model(share, Median(near.Select(o => o.MeasuredC - (share * o.ForecastC))))).Append(new(0, own));
+            var ways = Shares
+                .Select(share => new Model(share, Median(near.Select(o => o.MeasuredC - (share * o.ForecastC)))))
+                .Append(new(0, own));
             var tried = ways.Select(way => (Way: way, Off: near.Sum(o => Math.Abs(o.MeasuredC - way.Says(o.ForecastC))))).ToList();
             var best = tried.MinBy(way => way.Off);
             return best.Off < tried[0].Off * Nearer ? best.Way : tried[0].Way;

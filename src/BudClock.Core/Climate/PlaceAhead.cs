@@ -21,7 +21,9 @@ public enum AheadFrom
 /// <param name="MaxC">The likely highest by day, °C.</param>
 public sealed record DayAhead(DateOnly On, double? MinC, double? MaxC)
 {
-    /// <summary>Eight nights in ten are not colder than this and not warmer than <see cref="MinHighC"/>; null where it is not learned.</summary>
+    /// <summary>
+    /// Eight nights in ten are not colder than this and not warmer than <see cref="MinHighC"/>; null where it is not learned.
+    /// </summary>
     public double? MinLowC { get; init; }
 
     /// <summary>The warm end of the night's range, °C.</summary>
@@ -73,7 +75,8 @@ public sealed record PlaceAhead(LearnedOffset? Nights, LearnedOffset? Days, IRea
             nights,
             days,
             [
-                .. mine.Keys.Union(next.Keys)
+                .. mine
+                    .Keys.Union(next.Keys)
                     .Order()
                     .Select(day => mine.TryGetValue(day, out var own) ? Own(own) : Learned(next[day], today, nights, days)),
             ]

@@ -1,6 +1,8 @@
 namespace BudClock.Core.Climate;
 
-/// <summary>Old readings made fewer: after two years hours, after five years the parts of a day, so that the record stays as it is.</summary>
+/// <summary>
+/// Old readings made fewer: after two years hours, after five years the parts of a day, so that the record stays as it is.
+/// </summary>
 /// <remarks>
 /// A place's days and nights (lowest, highest, mean, hours) are the same before and after. What is lost is the course within an hour,
 /// later within a morning, a day's light and an evening. Readings that are not believed stay as they are.
@@ -27,7 +29,9 @@ public static class Thinning
         var (place, hours) = (readings[0].Place, calendar.Of(HoursUntil(today)).To);
         var old = readings.Where(reading => reading.At.UtcTicks < hours && reading.Doubt is null).ToList();
         var parts = PartsUntil(today);
-        var pieces = Pieces.Of(calendar, old).GroupBy(piece => piece.Day > parts ? (piece.Day, piece.Part, piece.At) : (piece.Day, piece.Part, default));
+        var pieces = Pieces
+            .Of(calendar, old)
+            .GroupBy(piece => piece.Day > parts ? (piece.Day, piece.Part, piece.At) : (piece.Day, piece.Part, default));
         return
         [
             .. pieces.Select(group => Join(place, [.. group])),

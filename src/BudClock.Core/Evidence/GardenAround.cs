@@ -93,7 +93,9 @@ public sealed class GardenAround
     {
         if (plant.Place is null || places.GetValueOrDefault(plant.Place) is not { Outdoors: false })
             return null;
-        var moved = plant.Entries.Where(entry => entry.Sets.Count > 0 && !entry.Struck && entry.On <= today).MaxBy(entry => (entry.On, entry.Logged));
+        var moved = plant
+            .Entries.Where(entry => entry.Sets.Count > 0 && !entry.Struck && entry.On <= today)
+            .MaxBy(entry => (entry.On, entry.Logged));
         var from = moved?.Sets.FirstOrDefault(set => set.What == Facts.Place)?.From;
         return from is not null && places.GetValueOrDefault(from) is { Outdoors: true } outside ? new(outside, weather.At(from)) : null;
     }

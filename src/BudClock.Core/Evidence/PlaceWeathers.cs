@@ -17,15 +17,14 @@ public sealed class PlaceWeathers
     )
     {
         Calendar = calendar;
-        byPlace = places.ToDictionary(
-            place => place.Code,
-            place =>
-            {
-                var (record, ahead) = of(place.Code);
-                return (record, ahead, Weather.Of(record, ahead, today));
-            }
-        );
+        byPlace = places.AsParallel().Select(place => (place.Code, Read(place.Code))).ToDictionary(one => one.Code, one => one.Item2);
         All = [.. places.Select(place => new PlaceWeather(place, byPlace[place.Code].Weather))];
+
+        (PlaceRecord Record, PlaceAhead Ahead, Weather Weather) Read(string place)
+        {
+            var (record, ahead) = of(place);
+            return (record, ahead, Weather.Of(record, ahead, today));
+        }
     }
 
     /// <summary>Read from a garden's own readings and forecasts.</summary>

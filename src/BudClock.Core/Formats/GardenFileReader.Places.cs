@@ -7,7 +7,19 @@ public sealed partial class GardenFileReader
 {
     static Place Place(JsonPlace at)
     {
-        at.Known("code", "name", "setting", "window", "light", "lampHours", "lampsFrom", "lampDistanceCm", "lampHeightCm", "draughts", "cover");
+        at.Known(
+            "code",
+            "name",
+            "setting",
+            "window",
+            "light",
+            "lampHours",
+            "lampsFrom",
+            "lampDistanceCm",
+            "lampHeightCm",
+            "draughts",
+            "cover"
+        );
         var code = Required(at, "code");
         return new(code, at.Text("name") ?? code, at.OneOf("setting", Gardens.Place.Settings), at.Number("lampHours", 0, 24))
         {

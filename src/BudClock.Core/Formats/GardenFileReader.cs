@@ -54,7 +54,19 @@ public sealed partial class GardenFileReader
 
     GardenRecord Garden(JsonPlace root)
     {
-        root.Known("format", "version", "garden", "places", "plants", "readings", "forecast", "vessels", "mixing", "sheetChanges", "devices");
+        root.Known(
+            "format",
+            "version",
+            "garden",
+            "places",
+            "plants",
+            "readings",
+            "forecast",
+            "vessels",
+            "mixing",
+            "sheetChanges",
+            "devices"
+        );
         if (root.Text("format") is var format && format != Format)
             root.Fault("format", $"expected \"{Format}\", got \"{format}\"");
         if (root.Number("version") is var version && version != Version)

@@ -28,7 +28,9 @@ public sealed record LoggerLayout
     /// <summary>5/4/2031 is the 4th of May.</summary>
     public bool MonthFirst { get; init; }
 
-    /// <summary>What its times are: one of <see cref="Clocks"/>, or an offset such as +01:00. A time with its own offset says it itself.</summary>
+    /// <summary>
+    /// What its times are: one of <see cref="Clocks"/>, or an offset such as +01:00. A time with its own offset says it itself.
+    /// </summary>
     public string Clock { get; init; } = GardenClock;
 
     /// <summary>By the garden's clock, with summer time.</summary>
@@ -55,7 +57,9 @@ public sealed record LoggerLayout
         var taken = new HashSet<string>();
         var date = Find(h => Is(h, "date") && !Is(h, "time"));
         var time = Find(h => Is(h, "time") || Is(h, "stamp") || Is(h, "date"));
-        var temperature = Find(h => Is(h, "temp") || h.Contains("°C", StringComparison.Ordinal) || h.Contains("°F", StringComparison.Ordinal));
+        var temperature = Find(h =>
+            Is(h, "temp") || h.Contains("°C", StringComparison.Ordinal) || h.Contains("°F", StringComparison.Ordinal)
+        );
         return new()
         {
             Date = time is null ? null : date,
@@ -64,10 +68,13 @@ public sealed record LoggerLayout
             Humidity = Find(h => Is(h, "humid") || Is(h, "rh") || h.Trim() == "%"),
             Lux = Find(h => Is(h, "lux") || Is(h, "illumin") || Is(h, "(lx)")),
             Ppfd = Find(h => Is(h, "ppfd") || Is(h, "µmol") || Is(h, "umol") || Is(h, "par")),
-            Fahrenheit = temperature is not null && (Is(temperature, "°f") || Is(temperature, "(f)") || Is(temperature, "fahrenheit") || Is(temperature, "degf")),
+            Fahrenheit =
+                temperature is not null
+                && (Is(temperature, "°f") || Is(temperature, "(f)") || Is(temperature, "fahrenheit") || Is(temperature, "degf")),
         };
 
-        string? Find(Func<string, bool> fits) => headers.FirstOrDefault(h => !taken.Contains(h) && fits(h)) is { } found && taken.Add(found) ? found : null;
+        string? Find(Func<string, bool> fits) =>
+            headers.FirstOrDefault(h => !taken.Contains(h) && fits(h)) is { } found && taken.Add(found) ? found : null;
     }
 
     static bool Is(string header, string part) => header.Contains(part, StringComparison.OrdinalIgnoreCase);

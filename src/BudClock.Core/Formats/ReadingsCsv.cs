@@ -21,7 +21,17 @@ public sealed record ReadingsRead(
 public static class ReadingsCsv
 {
     /// <summary>Columns of our own file, which is read back without being mapped.</summary>
-    public static readonly IReadOnlyList<string> Columns = ["place", "time", "temperature °C", "humidity %", "lux", "ppfd µmol", "device", "doubt"];
+    public static readonly IReadOnlyList<string> Columns =
+    [
+        "place",
+        "time",
+        "temperature °C",
+        "humidity %",
+        "lux",
+        "ppfd µmol",
+        "device",
+        "doubt",
+    ];
 
     /// <summary>A logger's file begins with a few lines about itself; so far its headings are looked for.</summary>
     const int MostPreamble = 30;
@@ -30,7 +40,19 @@ public static class ReadingsCsv
     const int MostFaults = 200;
 
     /// <summary>What loggers write where they measured nothing.</summary>
-    static readonly HashSet<string> Nothing = new(StringComparer.OrdinalIgnoreCase) { "", "-", "--", "---", "nan", "n/a", "na", "null", "err", "error" };
+    static readonly HashSet<string> Nothing = new(StringComparer.OrdinalIgnoreCase)
+    {
+        "",
+        "-",
+        "--",
+        "---",
+        "nan",
+        "n/a",
+        "na",
+        "null",
+        "err",
+        "error",
+    };
 
     static readonly string[] Dates = ["yyyy-MM-dd", "yyyy/MM/dd", "d.M.yyyy", "d.M.yy", "d MMM yyyy", "MMM d yyyy"];
     static readonly string[] DayFirst = [.. Dates, "d/M/yyyy", "d/M/yy", "d-M-yyyy"];
@@ -66,9 +88,19 @@ public static class ReadingsCsv
         var headers = Headers(csv, layout);
         layout ??= LoggerLayout.Propose(headers);
         if (headers.Count == 0)
-            return new([], layout, [], [new("file", "no line with headings such as time and temperature was found; is it a CSV of readings?")]);
+            return new(
+                [],
+                layout,
+                [],
+                [new("file", "no line with headings such as time and temperature was found; is it a CSV of readings?")]
+            );
         if (layout.Columns.FirstOrDefault(column => !headers.Contains(column)) is { } lost)
-            return new(headers, layout, [], [new("columns", $"there is no column \"{lost}\"; its columns are {string.Join(", ", headers)}")]);
+            return new(
+                headers,
+                layout,
+                [],
+                [new("columns", $"there is no column \"{lost}\"; its columns are {string.Join(", ", headers)}")]
+            );
         if (!layout.Complete)
             return new(headers, layout, [], [new("columns", "choose the column of the time, and at least one of a measure")]);
         var rows = new Rows(layout, headers, new(garden, layout.Clock), place, device, now, faults);
@@ -198,13 +230,27 @@ public static class ReadingsCsv
         {
             // A time with an offset of its own needs no clock to read it by.
             if (written.Length > 10 && (written[^1] is 'Z' || written.LastIndexOfAny(['+', '-']) > 12))
-                return DateTimeOffset.TryParse(written, CultureInfo.InvariantCulture, DateTimeStyles.None, out var own) ? (null, own) : (null, null);
+                return DateTimeOffset.TryParse(written, CultureInfo.InvariantCulture, DateTimeStyles.None, out var own)
+                    ? (null, own)
+                    : (null, null);
             var cut = written.IndexOf('T') is > 7 and var t ? t : TimeStart(written);
             if (cut < 0)
                 return (null, null);
             return
-                DateOnly.TryParseExact(written[..cut].Trim(), layout.MonthFirst ? MonthFirst : DayFirst, CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)
-                && TimeOnly.TryParseExact(written[(cut + 1)..].Trim(), Times, CultureInfo.InvariantCulture, DateTimeStyles.None, out var time)
+                DateOnly.TryParseExact(
+                    written[..cut].Trim(),
+                    layout.MonthFirst ? MonthFirst : DayFirst,
+                    CultureInfo.InvariantCulture,
+                    DateTimeStyles.None,
+                    out var day
+                )
+                && TimeOnly.TryParseExact(
+                    written[(cut + 1)..].Trim(),
+                    Times,
+                    CultureInfo.InvariantCulture,
+                    DateTimeStyles.None,
+                    out var time
+                )
                 ? (day.ToDateTime(time), null)
                 : (null, null);
         }
@@ -217,7 +263,10 @@ public static class ReadingsCsv
             var written = Cell(cells, column);
             if (column is null || Nothing.Contains(written))
                 return null;
-            var (digits, fahrenheit) = (written.TrimEnd('%', '°', ' ', 'C', 'F', 'x', 'l', 'u'), written.EndsWith('F') || (layout.Fahrenheit && !written.EndsWith('C')));
+            var (digits, fahrenheit) = (
+                written.TrimEnd('%', '°', ' ', 'C', 'F', 'x', 'l', 'u'),
+                written.EndsWith('F') || (layout.Fahrenheit && !written.EndsWith('C'))
+            );
             if (digits.Contains(',', StringComparison.Ordinal) && !digits.Contains('.', StringComparison.Ordinal))
                 digits = digits.Replace(',', '.');
             if (!double.TryParse(digits, NumberStyles.Float, CultureInfo.InvariantCulture, out var number) || !double.IsFinite(number))

@@ -18,7 +18,7 @@ public sealed record Device(string Code, string Name, string Place, string Way)
     /// <summary>How a device can send.</summary>
     public static readonly IReadOnlyList<string> Ways = [Http, Mqtt, File];
 
-    /// <summary>Minutes from one reading to the next at the most, 1 to 10,080; after twice that it is missed.</summary>
+    /// <summary>Minutes from one reading to the next at the most, 1 to 10,080; after that, and a tenth more, it is missed.</summary>
     public int DueMinutes { get; init; } = 60;
 
     /// <summary>Its temperatures are °F.</summary>

@@ -9,7 +9,19 @@ public sealed record Place(string Code, string Name, string? Setting = null, dou
     public static readonly IReadOnlyList<string> Settings = ["glasshouse", "indoors", "cold-frame", "outdoors", "store"];
 
     /// <summary>Where light can come from; a roof of glass lets it in from above.</summary>
-    public static readonly IReadOnlyList<string> Windows = ["north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west", "roof", "none"];
+    public static readonly IReadOnlyList<string> Windows =
+    [
+        "north",
+        "north-east",
+        "east",
+        "south-east",
+        "south",
+        "south-west",
+        "west",
+        "north-west",
+        "roof",
+        "none",
+    ];
 
     /// <summary>What light a grower without a meter sees there, the names of light classes.</summary>
     public static readonly IReadOnlyList<string> Lights = ["shade", "bright", "morning-sun", "full-sun"];

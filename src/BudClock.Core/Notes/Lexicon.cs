@@ -184,6 +184,8 @@ sealed class Lexicon
     static Lexicon ReadShipped()
     {
         using var text = new StreamReader(typeof(Lexicon).Assembly.GetManifestResourceStream("words")!);
-        return new(new DeserializerBuilder().WithNamingConvention(HyphenatedNamingConvention.Instance).Build().Deserialize<WordsFile>(text));
+        return new(
+            new DeserializerBuilder().WithNamingConvention(HyphenatedNamingConvention.Instance).Build().Deserialize<WordsFile>(text)
+        );
     }
 }

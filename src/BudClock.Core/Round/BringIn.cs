@@ -6,7 +6,8 @@ namespace BudClock.Core.Round;
 /// <summary>Plants of one place that have to come in before the same cold, and where to: one act for all of them.</summary>
 /// <param name="From">Where they stand.</param>
 /// <param name="To">The place that is warm enough for every one and suits them best; null where none is known to be.</param>
-/// <param name="Night">The first night that endangers one of them, named by the day on which it ends; null for one that was measured.</param>
+/// <param name="Night">The first night that endangers one of them, named by the day on which it ends; null for one that was
+/// measured.</param>
 public sealed record BringIn(Place From, Place? To, DateOnly? Night, IReadOnlyList<Assessment> Plants)
 {
     /// <summary>The evening by which they are in.</summary>
@@ -31,7 +32,9 @@ public sealed record BringIn(Place From, Place? To, DateOnly? Night, IReadOnlyLi
     {
         get
         {
-            var cold = ColdC is { } c ? string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{c:0.#} °C").Replace('-', '−') : "Cold";
+            var cold = ColdC is { } c
+                ? string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{c:0.#} °C").Replace('-', '−')
+                : "Cold";
             var said = Night is { } night ? $"{cold} is forecast for the night of {Dates.Short(night)}." : $"{cold} was measured there.";
             return To is null ? $"{said} No place here is known to be warm enough: measure nights indoors." : said;
         }
@@ -43,7 +46,9 @@ public sealed record BringIn(Place From, Place? To, DateOnly? Night, IReadOnlyLi
     /// <summary>The groups of a garden's day, place by place.</summary>
     public static IReadOnlyList<BringIn> Of(IReadOnlyList<Place> places, IEnumerable<Assessment> assessments, PlaceWeathers weathers)
     {
-        var cold = assessments.Where(plant => !plant.Gone && plant.Of(Care.BringIn) is { Verdict: Verdict.Do, Due: not null }).ToLookup(p => p.Plant.Place);
+        var cold = assessments
+            .Where(plant => !plant.Gone && plant.Of(Care.BringIn) is { Verdict: Verdict.Do, Due: not null })
+            .ToLookup(p => p.Plant.Place);
         return [.. places.Where(place => cold[place.Code].Any()).Select(place => One(place, [.. cold[place.Code]], weathers))];
     }
 

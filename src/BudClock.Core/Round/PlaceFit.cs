@@ -83,7 +83,11 @@ public sealed record PlaceFit(Place Place, bool Here, IReadOnlyList<FitOf> Thing
             : coolest < feed ? Suits.Nearly
             : Suits.Well;
         var when = coolest == measured?.Value ? "measured" : $"forecast for {Dates.Short(ahead!.On)}";
-        return new("Cold", suits, Say($"coolest night {coolest:0.#} °C, {when}; it wants {feed:0.#} °C and more, below {danger:0.#} °C is danger"));
+        return new(
+            "Cold",
+            suits,
+            Say($"coolest night {coolest:0.#} °C, {when}; it wants {feed:0.#} °C and more, below {danger:0.#} °C is danger")
+        );
     }
 
     static FitOf? Heat(Situation now, PlaceWeather at)
@@ -95,7 +99,11 @@ public sealed record PlaceFit(Place Place, bool Here, IReadOnlyList<FitOf> Thing
             var warmest = at.Weather.Nights.Where(night => night.On > now.Today.AddDays(-Days)).MaxBy(night => night.Value);
             return warmest is null
                 ? new("Heat", Suits.Unknown, Say($"nights not measured; it wants them at {hotNight:0.#} °C at most"))
-                : new("Heat", warmest.Value > hotNight ? Suits.Not : Suits.Well, Say($"warmest night {warmest.Value:0.#} °C; it bears {hotNight:0.#} °C"));
+                : new(
+                    "Heat",
+                    warmest.Value > hotNight ? Suits.Not : Suits.Well,
+                    Say($"warmest night {warmest.Value:0.#} °C; it bears {hotNight:0.#} °C")
+                );
         }
         if (limits.Find("hot-day") is not { } hotDay)
             return null;
@@ -129,7 +137,11 @@ public sealed record PlaceFit(Place Place, bool Here, IReadOnlyList<FitOf> Thing
         if (now.Sheet.Rule("E7")?.Find("humid-from") is not { } least || now.Resting)
             return null;
         return at.Weather.MeanHumidity(now.Today, Days) is { } humidity
-            ? new("Air", humidity.Value >= least ? Suits.Well : Suits.Nearly, Say($"{humidity.Value:0} % humidity; it likes {least:0} % and more"))
+            ? new(
+                "Air",
+                humidity.Value >= least ? Suits.Well : Suits.Nearly,
+                Say($"{humidity.Value:0} % humidity; it likes {least:0} % and more")
+            )
             : new("Air", Suits.Unknown, Say($"humidity not measured; it likes {least:0} % and more"));
     }
 
@@ -149,7 +161,8 @@ public sealed record PlaceFit(Place Place, bool Here, IReadOnlyList<FitOf> Thing
         return place.LampsFrom is { } from
             ? new(
                 "Dark nights",
-                Darkness.UnbrokenHours(now.Around.Days, now.Today, [(from, place.LampHours.Value)]) >= Math.Min(dark, 24 - (now.Daylight.Hours ?? 0))
+                Darkness.UnbrokenHours(now.Around.Days, now.Today, [(from, place.LampHours.Value)])
+                >= Math.Min(dark, 24 - (now.Daylight.Hours ?? 0))
                     ? Suits.Well
                     : Suits.Not,
                 Say($"lamps from {from:HH:mm} for {place.LampHours:0.#} h; it sets buds in {dark:0.#} h of dark")
@@ -157,5 +170,6 @@ public sealed record PlaceFit(Place Place, bool Here, IReadOnlyList<FitOf> Thing
             : new("Dark nights", Suits.Unknown, "nobody said when its lamps come on");
     }
 
-    static string Say(FormattableString words) => words.ToString(CultureInfo.InvariantCulture).Replace(" -", " −", StringComparison.Ordinal);
+    static string Say(FormattableString words) =>
+        words.ToString(CultureInfo.InvariantCulture).Replace(" -", " −", StringComparison.Ordinal);
 }

@@ -17,14 +17,29 @@ public sealed record PlaceLight(LightClass? Class, bool Measured, string Words, 
 
     const int Days = 28;
 
-    /// <summary>Daily light from which a place counts as bright, as morning sun, as full sun, mol/m²/day (common practice; from memory).</summary>
-    static readonly (double From, LightClass Class)[] Steps = [(16, LightClass.FullSun), (9, LightClass.MorningSun), (4, LightClass.Bright)];
+    /// <summary>The sun stands elsewhere after so many days: light that was measured longer ago is measured anew (rule E1).</summary>
+    public const int SeasonDays = 91;
+
+    /// <summary>
+    /// Daily light from which a place counts as bright, as morning sun, as full sun, mol/m²/day (common practice; from memory).
+    /// </summary>
+    static readonly (double From, LightClass Class)[] Steps =
+    [
+        (16, LightClass.FullSun),
+        (9, LightClass.MorningSun),
+        (4, LightClass.Bright),
+    ];
 
     /// <summary>The light of a place: as measured these four weeks, else by eye, else as its window lets expect.</summary>
     public static PlaceLight Of(Place place, Weather weather, DateOnly today, Garden garden)
     {
         if (weather.MeanLight(today, Days) is { } light)
-            return new(ClassOf(light.Value.Dli), true, Say($"{Range(light.Value)} a day by {light.Value.From}"), light.Value.High < DarkDli);
+            return new(
+                ClassOf(light.Value.Dli),
+                true,
+                Say($"{Range(light.Value)} a day by {light.Value.From}"),
+                light.Value.High < DarkDli
+            );
         if (LightWords.Read(place.Light) is { } eye)
             return new(eye, false, $"{eye.Words()}, by eye");
         if (place.Window == "none")
@@ -35,7 +50,8 @@ public sealed record PlaceLight(LightClass? Class, bool Measured, string Words, 
     }
 
     /// <summary>The class of a daily light.</summary>
-    public static LightClass ClassOf(double dli) => Steps.FirstOrDefault(step => dli >= step.From) is { From: > 0 } step ? step.Class : LightClass.Shade;
+    public static LightClass ClassOf(double dli) =>
+        Steps.FirstOrDefault(step => dli >= step.From) is { From: > 0 } step ? step.Class : LightClass.Shade;
 
     /// <summary>
     /// What comes through a window of its open sky, likely and as a range (shares from memory: a sill gets a third to a twentieth, by the

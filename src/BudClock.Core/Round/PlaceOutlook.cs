@@ -11,6 +11,11 @@ namespace BudClock.Core.Round;
 /// <param name="Stake">What is at stake, as a clause: "2 °C on 28 May: 6 plants"; null where nothing is.</param>
 public sealed record PlaceOutlook(Place Place, DayAhead? Tonight, Seen<double>? Coolest, IReadOnlyList<DayAhead> Days, string? Stake)
 {
+    /// <summary>
+    /// The day on which its light was measured, where that was in another season; null where nothing is to be measured anew.
+    /// </summary>
+    public DateOnly? LightOfOldSeason { get; init; }
+
     const int Ahead = 5;
     const int Week = 7;
 
@@ -23,10 +28,24 @@ public sealed record PlaceOutlook(Place Place, DayAhead? Tonight, Seen<double>? 
             .. weathers.All.Select(at =>
             {
                 var days = at.Weather.Ahead.Where(day => day.On > today).Take(Ahead).ToList();
-                return new PlaceOutlook(at.Place, days.FirstOrDefault(), at.Weather.CoolestNight(today, Week), days, StakeOf([.. here[at.Place.Code]]));
+                return new PlaceOutlook(
+                    at.Place,
+                    days.FirstOrDefault(),
+                    at.Weather.CoolestNight(today, Week),
+                    days,
+                    StakeOf([.. here[at.Place.Code]])
+                )
+                {
+                    LightOfOldSeason = OldSeason(weathers.RecordOf(at.Place.Code), today),
+                };
             }),
         ];
     }
+
+    static DateOnly? OldSeason(PlaceRecord record, DateOnly today) =>
+        record.Days.LastOrDefault(day => day.Light is not null)?.Day is { } last && last <= today.AddDays(-PlaceLight.SeasonDays)
+            ? last
+            : null;
 
     static string? StakeOf(IReadOnlyList<Assessment> plants) => Told(plants, Care.BringIn, "cold") ?? Told(plants, Care.Cool, "heat");
 
@@ -36,8 +55,13 @@ public sealed record PlaceOutlook(Place Place, DayAhead? Tonight, Seen<double>? 
         if (asked.Count == 0)
             return null;
         var worst = asked.SelectMany(advice => advice!.Conditions).Where(condition => condition.Have?.Number is not null);
-        var told = what == "cold" ? worst.MinBy(condition => condition.Have!.Value.Number) : worst.MaxBy(condition => condition.Have!.Value.Number);
-        var number = told is null ? "" : string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{told.Have!.Value.Number:0.#} °C").Replace('-', '−');
+        var told =
+            what == "cold"
+                ? worst.MinBy(condition => condition.Have!.Value.Number)
+                : worst.MaxBy(condition => condition.Have!.Value.Number);
+        var number = told is null
+            ? ""
+            : string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{told.Have!.Value.Number:0.#} °C").Replace('-', '−');
         var day = told?.Seen is { } on ? $" on {Dates.Short(on)}" : "";
         return $"{number}{day}: {(asked.Count == 1 ? "1 plant" : $"{asked.Count} plants")} at stake";
     }

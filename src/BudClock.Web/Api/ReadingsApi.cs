@@ -1,4 +1,3 @@
-using System.Security.Cryptography;
 using System.Text;
 using BudClock.Core.Formats;
 using BudClock.Data;
@@ -15,25 +14,27 @@ static class ReadingsApi
     public static void MapReadingsApi(this WebApplication app)
     {
         app.MapPost("/api/readings", Take);
-        app.MapGet("/api/readings.json", (string? place, string? from, string? to, GardenStore store, TodaysGarden glasshouse) => Give(false, place, from, to, store, glasshouse));
-        app.MapGet("/api/readings.csv", (string? place, string? from, string? to, GardenStore store, TodaysGarden glasshouse) => Give(true, place, from, to, store, glasshouse));
+        app.MapGet(
+            "/api/readings.json",
+            (string? place, string? from, string? to, GardenStore store, TodaysGarden glasshouse) =>
+                Give(false, place, from, to, store, glasshouse)
+        );
+        app.MapGet(
+            "/api/readings.csv",
+            (string? place, string? from, string? to, GardenStore store, TodaysGarden glasshouse) =>
+                Give(true, place, from, to, store, glasshouse)
+        );
     }
-
-    /// <summary>A new token for a device, and what is kept of it.</summary>
-    public static (string Token, string Hash) NewToken()
-    {
-        var token = Convert.ToHexStringLower(RandomNumberGenerator.GetBytes(24));
-        return (token, Hash(token));
-    }
-
-    static string Hash(string token) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(token)));
 
     /// <summary>Takes a reading, or a list of them, from the device whose token it is.</summary>
     static async Task<IResult> Take(HttpRequest request, GardenStore store, ReadingIntake intake, Clock clock)
     {
         if (request.Headers.Authorization.ToString() is not ['B', 'e', 'a', 'r', 'e', 'r', ' ', .. var token])
-            return Problems.Say(401, "Send the device's token as \"Authorization: Bearer TOKEN\". A new one is made on the page of devices.");
-        var hash = Hash(token.Trim());
+            return Problems.Say(
+                401,
+                "Send the device's token as \"Authorization: Bearer TOKEN\". A new one is made on the page of devices."
+            );
+        var hash = DeviceToken.HashOf(token.Trim());
         if ((await store.DevicesAsync()).FirstOrDefault(kept => kept.TokenHash == hash) is not { Device: var device })
             return Problems.Say(401, "No device has that token. Make a new one on the page of devices.");
         if (await Streams.ReadAsync(request.Body, LargestMessage, request.HttpContext.RequestAborted) is not { } body)
@@ -52,7 +53,10 @@ static class ReadingsApi
                 return Problems.Say(413, $"More than {MostReadings} readings; send them in smaller parts. Nothing was kept.");
         }
         if (readings.Count == 0)
-            return Problems.Say(400, "Expected { \"temperatureC\": 14.2, \"humidityPct\": 78, \"at\": \"2031-05-20T03:00:00Z\" }, or a list of such.");
+            return Problems.Say(
+                400,
+                "Expected { \"temperatureC\": 14.2, \"humidityPct\": 78, \"at\": \"2031-05-20T03:00:00Z\" }, or a list of such."
+            );
         var taken = await intake.TakeAsync(device, readings, request.HttpContext.RequestAborted);
         return taken.Kept == 0
             ? Problems.Say(409, $"The place of {device.Name} is not there any more. Nothing was kept.")

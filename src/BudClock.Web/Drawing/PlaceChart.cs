@@ -52,7 +52,15 @@ public sealed record PlaceChart(
     const double LineHeight = 15;
 
     /// <summary>A year, or another span of days, drawn by days.</summary>
-    public static PlaceChart OfDays(GardenDays calendar, PlaceRecord record, PlaceAhead ahead, DateOnly from, DateOnly today, IReadOnlyList<PlaceLimit> limits, double width)
+    public static PlaceChart OfDays(
+        GardenDays calendar,
+        PlaceRecord record,
+        PlaceAhead ahead,
+        DateOnly from,
+        DateOnly today,
+        IReadOnlyList<PlaceLimit> limits,
+        double width
+    )
     {
         var to = today.AddDays(PlaceAhead.Furthest);
         var days = record.Days.Where(day => day.Day >= from && day.Day <= today && day.MaxC is not null).ToList();
@@ -78,11 +86,24 @@ public sealed record PlaceChart(
     }
 
     /// <summary>Some days, drawn by hours.</summary>
-    public static PlaceChart OfHours(GardenDays calendar, IReadOnlyList<ClimateReading> readings, PlaceRecord record, PlaceAhead ahead, DateOnly from, DateOnly today, IReadOnlyList<PlaceLimit> limits, double width)
+    public static PlaceChart OfHours(
+        GardenDays calendar,
+        IReadOnlyList<ClimateReading> readings,
+        PlaceRecord record,
+        PlaceAhead ahead,
+        DateOnly from,
+        DateOnly today,
+        IReadOnlyList<PlaceLimit> limits,
+        double width
+    )
     {
         var frame = new Frame(from, today.AddDays(3), width);
         var pieces = Pieces.Of(calendar, readings).Where(piece => piece.MeanC is not null && piece.Day >= from).ToList();
-        var scale = Scale.Of([.. pieces.Select(p => p.MinC!.Value), .. Values(ahead, frame.To)], [.. pieces.Select(p => p.MaxC!.Value)], limits);
+        var scale = Scale.Of(
+            [.. pieces.Select(p => p.MinC!.Value), .. Values(ahead, frame.To)],
+            [.. pieces.Select(p => p.MaxC!.Value)],
+            limits
+        );
         var nights = Enumerable
             .Range(0, frame.To.DayNumber - from.DayNumber)
             .Select(n => from.AddDays(n))
@@ -98,7 +119,11 @@ public sealed record PlaceChart(
             [.. scale.Lines(Left, width)],
             [.. Weekdays(frame)],
             [.. nights.Select(night => new Stretch(night.From, Math.Max(0, Math.Min(night.To, width) - night.From)))],
-            [.. pieces.Where(p => p.Photons is not null).Select(p => new Stretch(frame.X(p.At.UtcTicks), Math.Max(1, (frame.Step / 24) - 0.5)))],
+            [
+                .. pieces
+                    .Where(p => p.Photons is not null)
+                    .Select(p => new Stretch(frame.X(p.At.UtcTicks), Math.Max(1, (frame.Step / 24) - 0.5))),
+            ],
             Tops([.. pieces.Where(p => p.Photons is not null).Select(p => p.Photons!.Value)]),
             DayLengths(calendar, frame),
             [.. Spread(limits, scale)],
@@ -127,7 +152,11 @@ public sealed record PlaceChart(
         {
             var all = low.Concat(high).Concat(limits.Select(limit => limit.Celsius)).DefaultIfEmpty(0).ToList();
             var by = all.Max() - all.Min() > 25 ? 10 : 5;
-            return new(Math.Floor((all.Min() - 1) / by) * by, Math.Max(Math.Ceiling((all.Max() + 1) / by) * by, Math.Floor(all.Min() / by * by) + by), by);
+            return new(
+                Math.Floor((all.Min() - 1) / by) * by,
+                Math.Max(Math.Ceiling((all.Max() + 1) / by) * by, Math.Floor(all.Min() / by * by) + by),
+                by
+            );
         }
 
         public double Y(double celsius) => Bottom - ((Bottom - Top) * (celsius - Low) / (High - Low));
@@ -193,7 +222,8 @@ public sealed record PlaceChart(
             );
     }
 
-    static string Line(IEnumerable<(double X, double Y)> points) => string.Join(' ', points.Select(p => $"{Svg.N(Math.Round(p.X, 1))},{Svg.N(Math.Round(p.Y, 1))}"));
+    static string Line(IEnumerable<(double X, double Y)> points) =>
+        string.Join(' ', points.Select(p => $"{Svg.N(Math.Round(p.X, 1))},{Svg.N(Math.Round(p.Y, 1))}"));
 
     static IReadOnlyList<double> Tops(List<double> values)
     {
@@ -238,7 +268,13 @@ public sealed record PlaceChart(
             return "No temperature is on record in this span.";
         var (coolest, warmest) = (nights.MinBy(night => night.CoolestC), days.MaxBy(day => day.MaxC));
         var cold = coolest is null ? "" : $"coolest night {coolest.CoolestC:0.#} °C on {Dates.Short(coolest.Ends)}, ";
-        var next = ahead.Days14.Where(day => day.MinC is not null).MinBy(day => day.MinC) is { } least ? $"; coolest night ahead {least.MinC:0.#} °C on {Dates.Short(least.On)}" : "";
-        return string.Create(CultureInfo.InvariantCulture, $"Temperatures of {days.Count} days: {cold}warmest {warmest!.MaxC:0.#} °C on {Dates.Short(warmest.Day)}{next}.").Replace(" -", " −", StringComparison.Ordinal);
+        var next = ahead.Days14.Where(day => day.MinC is not null).MinBy(day => day.MinC) is { } least
+            ? $"; coolest night ahead {least.MinC:0.#} °C on {Dates.Short(least.On)}"
+            : "";
+        return string.Create(
+                CultureInfo.InvariantCulture,
+                $"Temperatures of {days.Count} days: {cold}warmest {warmest!.MaxC:0.#} °C on {Dates.Short(warmest.Day)}{next}."
+            )
+            .Replace(" -", " −", StringComparison.Ordinal);
     }
 }

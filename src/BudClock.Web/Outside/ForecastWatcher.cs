@@ -11,8 +11,13 @@ namespace BudClock.Web.Outside;
 public sealed record ForecastAnswer(IReadOnlyList<ForecastDay> Days, string? Fault);
 
 /// <summary>Asks the forecast service some times a day, and keeps what it said on each day, so that it can be scored.</summary>
-public sealed class ForecastWatcher(IHttpClientFactory clients, OutsideSettings settings, TodaysGarden glasshouse, Logbook logbook, Clock clock)
-    : BackgroundService
+public sealed class ForecastWatcher(
+    IHttpClientFactory clients,
+    OutsideSettings settings,
+    TodaysGarden glasshouse,
+    Logbook logbook,
+    Clock clock
+) : BackgroundService
 {
     /// <summary>The name of its client, whose time-outs and retries are set where it is made.</summary>
     public const string Client = "forecast";
@@ -59,7 +64,10 @@ public sealed class ForecastWatcher(IHttpClientFactory clients, OutsideSettings 
     /// <summary>Asks now and keeps what is said.</summary>
     public async Task AskAsync(CancellationToken stop)
     {
-        if (await settings.ForecastAsync() is not { Address.Length: > 0 } service || (await glasshouse.TodayAsync())?.Garden is not { } garden)
+        if (
+            await settings.ForecastAsync() is not { Address.Length: > 0 } service
+            || (await glasshouse.TodayAsync())?.Garden is not { } garden
+        )
         {
             Trouble = null;
             return;
@@ -93,7 +101,8 @@ public sealed class ForecastWatcher(IHttpClientFactory clients, OutsideSettings 
         }
         catch (Exception fault)
             when (fault is HttpRequestException or TimeoutRejectedException or Polly.CircuitBreaker.BrokenCircuitException
-                || (fault is OperationCanceledException && !stop.IsCancellationRequested))
+                || (fault is OperationCanceledException && !stop.IsCancellationRequested)
+            )
         {
             return new([], "The forecast service does not answer; the last forecast stands.");
         }
@@ -133,7 +142,9 @@ public sealed class ForecastWatcher(IHttpClientFactory clients, OutsideSettings 
                     );
             return new(
                 days,
-                days.Count == on.Count(token => Day(token) >= today) && days.Count > 0 ? null : "Some days of the forecast cannot be, and were left out."
+                days.Count == on.Count(token => Day(token) >= today) && days.Count > 0
+                    ? null
+                    : "Some days of the forecast cannot be, and were left out."
             );
         }
         catch (JsonException)
@@ -148,7 +159,8 @@ public sealed class ForecastWatcher(IHttpClientFactory clients, OutsideSettings 
         : found;
 
     static DateOnly? Day(JToken token) =>
-        token.ToString() is { Length: >= 10 } text && DateOnly.TryParseExact(text[..10], "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)
+        token.ToString() is { Length: >= 10 } text
+        && DateOnly.TryParseExact(text[..10], "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)
             ? day
             : null;
 
@@ -157,5 +169,6 @@ public sealed class ForecastWatcher(IHttpClientFactory clients, OutsideSettings 
             ? list[i].Value<double>()
             : null;
 
-    static bool Sound(double? min, double? max) => !(min is < -80 or > 60) && !(max is < -80 or > 70) && !(min > max) && (min ?? max) is not null;
+    static bool Sound(double? min, double? max) =>
+        !(min is < -80 or > 60) && !(max is < -80 or > 70) && !(min > max) && (min ?? max) is not null;
 }

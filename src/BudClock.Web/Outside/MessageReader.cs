@@ -38,7 +38,11 @@ public static class MessageReader
         var reading = new ClimateReading(
             device.Place,
             at,
-            device.Fahrenheit ? Math.Round((temperature - 32 ?? double.NaN) / 1.8, 3) is var c && double.IsNaN(c) ? null : c : temperature,
+            device.Fahrenheit
+                ? Math.Round((temperature - 32 ?? double.NaN) / 1.8, 3) is var c && double.IsNaN(c)
+                    ? null
+                    : c
+                : temperature,
             Measure("humidity")
         )
         {
@@ -53,7 +57,8 @@ public static class MessageReader
             : new(reading, null);
     }
 
-    static string Paths(Device device) => string.Join(", ", Device.Measures.Where(m => m != "at").Select(m => Path(device, m)).OfType<string>());
+    static string Paths(Device device) =>
+        string.Join(", ", Device.Measures.Where(m => m != "at").Select(m => Path(device, m)).OfType<string>());
 
     /// <summary>Where a measure stands: as it was set; without any setting, under its usual names.</summary>
     static string? Path(Device device, string measure) =>
@@ -61,11 +66,7 @@ public static class MessageReader
         : device.Paths.Count > 0 ? null
         : measure;
 
-    static readonly Dictionary<string, string> Ours = new()
-    {
-        ["temperature"] = "temperatureC",
-        ["humidity"] = "humidityPct",
-    };
+    static readonly Dictionary<string, string> Ours = new() { ["temperature"] = "temperatureC", ["humidity"] = "humidityPct" };
 
     static JToken? Find(JToken root, Device device, string measure)
     {
@@ -73,7 +74,8 @@ public static class MessageReader
             return null;
         try
         {
-            return root.SelectToken(path) ?? (device.Paths.Count == 0 && Ours.TryGetValue(measure, out var own) ? root.SelectToken(own) : null);
+            return root.SelectToken(path)
+                ?? (device.Paths.Count == 0 && Ours.TryGetValue(measure, out var own) ? root.SelectToken(own) : null);
         }
         catch (JsonException)
         {
@@ -85,7 +87,9 @@ public static class MessageReader
     {
         if (Find(root, device, measure) is not { } found || found.Type is JTokenType.Null)
             return null;
-        var written = found is JValue { Value: IFormattable value } ? value.ToString(null, CultureInfo.InvariantCulture) : found.ToString(Formatting.None).Trim('"');
+        var written = found is JValue { Value: IFormattable value }
+            ? value.ToString(null, CultureInfo.InvariantCulture)
+            : found.ToString(Formatting.None).Trim('"');
         if (double.TryParse(written, NumberStyles.Float, CultureInfo.InvariantCulture, out var number) && double.IsFinite(number))
             return number;
         faults.Add($"{measure} is \"{Short(written)}\", which is no number");
@@ -97,7 +101,9 @@ public static class MessageReader
     {
         if (Find(root, device, "at") is not { } found || found.Type is JTokenType.Null)
             return (now, null);
-        var written = found is JValue { Value: IFormattable value } ? value.ToString(null, CultureInfo.InvariantCulture) : found.ToString(Formatting.None).Trim('"');
+        var written = found is JValue { Value: IFormattable value }
+            ? value.ToString(null, CultureInfo.InvariantCulture)
+            : found.ToString(Formatting.None).Trim('"');
         if (double.TryParse(written, NumberStyles.Float, CultureInfo.InvariantCulture, out var since) && Math.Abs(since) < 1e14)
             return (DateTimeOffset.FromUnixTimeMilliseconds((long)(Math.Abs(since) > 1e11 ? since : since * 1000)), null);
         return DateTimeOffset.TryParse(written, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var at) && at.Year > 1

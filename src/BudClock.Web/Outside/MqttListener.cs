@@ -5,12 +5,15 @@ using Serilog;
 
 namespace BudClock.Web.Outside;
 
-/// <summary>Listens to the broker for the devices that speak to it; a broker that hangs or goes away is tried again, later each time.</summary>
+/// <summary>
+/// Listens to the broker for the devices that speak to it; a broker that hangs or goes away is tried again, later each time.
+/// </summary>
 public sealed class MqttListener(GardenStore store, OutsideSettings settings, ReadingIntake intake, Clock clock) : BackgroundService
 {
     static readonly TimeSpan Patience = TimeSpan.FromSeconds(10);
     static readonly TimeSpan Soonest = TimeSpan.FromSeconds(2);
     static readonly TimeSpan Latest = TimeSpan.FromMinutes(5);
+    const int TlsPort = 8883;
     const int LargestMessage = 64 * 1024;
 
     CancellationTokenSource again = new();
@@ -48,7 +51,10 @@ public sealed class MqttListener(GardenStore store, OutsideSettings settings, Re
     /// <returns>It was connected.</returns>
     async Task<bool> ListenAsync(CancellationToken stop)
     {
-        var devices = (await store.DevicesAsync()).Select(kept => kept.Device).Where(d => d is { Way: Device.Mqtt, Topic: not null }).ToList();
+        var devices = (await store.DevicesAsync())
+            .Select(kept => kept.Device)
+            .Where(d => d is { Way: Device.Mqtt, Topic: not null })
+            .ToList();
         if (await settings.BrokerAsync() is not { Host.Length: > 0 } broker || devices.Count == 0)
         {
             Trouble = null;
@@ -75,8 +81,10 @@ public sealed class MqttListener(GardenStore store, OutsideSettings settings, Re
             Trouble = $"The broker at {broker.Host} hung up; it is called again.";
             return true;
         }
-        catch (Exception fault) when (fault is MqttCommunicationException or MqttClientUnexpectedDisconnectReceivedException or TimeoutException
-            || (fault is OperationCanceledException && !stop.IsCancellationRequested))
+        catch (Exception fault)
+            when (fault is MqttCommunicationException or MqttClientUnexpectedDisconnectReceivedException or TimeoutException
+                || (fault is OperationCanceledException && !stop.IsCancellationRequested)
+            )
         {
             Trouble = $"The broker at {broker.Host}, port {broker.Port}, does not answer; it is called again.";
             Log.Warning("{Trouble} {Fault}", Trouble, fault.Message);
@@ -88,11 +96,18 @@ public sealed class MqttListener(GardenStore store, OutsideSettings settings, Re
         }
     }
 
-    async Task<MqttClientConnectResultCode> ConnectAsync(IMqttClient client, BrokerSettings broker, List<Device> devices, CancellationToken stop)
+    async Task<MqttClientConnectResultCode> ConnectAsync(
+        IMqttClient client,
+        BrokerSettings broker,
+        List<Device> devices,
+        CancellationToken stop
+    )
     {
         using var patience = CancellationTokenSource.CreateLinkedTokenSource(stop);
         patience.CancelAfter(Patience);
         var options = new MqttClientOptionsBuilder().WithTcpServer(broker.Host, broker.Port).WithTimeout(Patience);
+        if (broker.Port == TlsPort)
+            options = options.WithTlsOptions(tls => tls.UseTls());
         if (broker.User is not null)
             options = options.WithCredentials(broker.User, settings.Open(broker.Password) ?? "");
         var answer = await client.ConnectAsync(options.Build(), patience.Token);
@@ -107,7 +122,11 @@ public sealed class MqttListener(GardenStore store, OutsideSettings settings, Re
 
     async Task TakeAsync(List<Device> devices, MqttApplicationMessage message, CancellationToken stop)
     {
-        foreach (var device in devices.Where(d => MqttTopicFilterComparer.Compare(message.Topic, d.Topic!) is MqttTopicFilterCompareResult.IsMatch))
+        foreach (
+            var device in devices.Where(d =>
+                MqttTopicFilterComparer.Compare(message.Topic, d.Topic!) is MqttTopicFilterCompareResult.IsMatch
+            )
+        )
         {
             if (message.Payload.Length > LargestMessage)
             {

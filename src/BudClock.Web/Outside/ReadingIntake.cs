@@ -32,7 +32,9 @@ public sealed class ReadingIntake(GardenStore store, Logbook logbook, Clock cloc
     public async Task<TakenIn> TakeAsync(Device device, IReadOnlyList<ClimateReading> readings, CancellationToken cancel = default)
     {
         var now = clock.GetUtcNow();
-        var judged = readings.Select(reading => reading with { Place = device.Place, Device = device.Code, Doubt = Believed.Doubt(reading, now) }).ToList();
+        var judged = readings
+            .Select(reading => reading with { Place = device.Place, Device = device.Code, Doubt = Believed.Doubt(reading, now) })
+            .ToList();
         var kept = await logbook.MeasureAsync(judged, cancel);
         await KnownAsync(device);
         Remember(device, judged, now);

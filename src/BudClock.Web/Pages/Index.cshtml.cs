@@ -34,7 +34,10 @@ public sealed class IndexModel(TodaysGarden glasshouse, ReadingIntake intake, Fo
     {
         View = RoundView.Of(Today, Place, Selected, Then, Measure) with
         {
-            Troubles = [.. (await intake.StatesAsync(Today.Devices)).Where(state => state.Health is not (DeviceHealth.Well or DeviceHealth.New))],
+            Troubles =
+            [
+                .. (await intake.StatesAsync(Today.Devices)).Where(state => state.Health is not (DeviceHealth.Well or DeviceHealth.New)),
+            ],
             Said = watcher.Trouble,
         };
         return IsHtmx ? Partial("_Board", View) : Page();
@@ -136,12 +139,15 @@ public sealed record RoundView(
 
     /// <summary>The next nights at each place that anything is known of.</summary>
     public IReadOnlyList<PlaceOutlook> Outlooks =>
-        outlooks ??= [.. PlaceOutlook.Of(Today.Plants, Today.Weather, Today.Day).Where(at => (at.Tonight?.MinC ?? at.Coolest?.Value) is not null)];
+        outlooks ??= [
+            .. PlaceOutlook.Of(Today.Plants, Today.Weather, Today.Day).Where(at => (at.Tonight?.MinC ?? at.Coolest?.Value) is not null),
+        ];
 
     IReadOnlyList<PlaceOutlook>? outlooks;
 
     /// <summary>Plants that have to come in before the same cold, place by place.</summary>
-    public IReadOnlyList<BringIn> BringIns => BringIn.Of([.. Today.Places.Where(at => Place is null || at.Code == Place)], Today.Plants, Today.Weather);
+    public IReadOnlyList<BringIn> BringIns =>
+        BringIn.Of([.. Today.Places.Where(at => Place is null || at.Code == Place)], Today.Plants, Today.Weather);
 
     /// <summary>Devices of which something is to be said.</summary>
     public IReadOnlyList<DeviceState> Troubles { get; init; } = [];
@@ -149,7 +155,13 @@ public sealed record RoundView(
     /// <summary>What is wrong with the forecast, or how old it is; null for nothing.</summary>
     public string? Said
     {
-        get => field ?? (Today.Forecast.Where(day => day.Place is null).Max(day => day.Made) is { } made && made < Today.Day.AddDays(-1) ? $"The forecast is from {Dates.Short(made)}." : null);
+        get =>
+            field
+            ?? (
+                Today.Forecast.Where(day => day.Place is null).Max(day => day.Made) is { } made && made < Today.Day.AddDays(-1)
+                    ? $"The forecast is from {Dates.Short(made)}."
+                    : null
+            );
         init;
     }
 }

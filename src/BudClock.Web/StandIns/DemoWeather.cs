@@ -4,15 +4,15 @@ using BudClock.StandIns;
 namespace BudClock.Web.StandIns;
 
 /// <summary>
-/// A year of made-up readings and forecasts for the demo's places, up to the hour at which it is started; from then on the stand-in
+/// A year (<see cref="ServerOptions.DemoDays"/>) of made-up readings and forecasts for the demo's places, up to the hour at which it is
+/// started; from then on the stand-in
 /// devices send their own.
 /// </summary>
-public sealed class DemoWeather(GardenStore store, Logbook logbook, Clock clock) : IHostedService
+public sealed class DemoWeather(GardenStore store, Logbook logbook, ServerOptions options, Clock clock) : IHostedService
 {
     /// <summary>The same weather as the stand-in devices have.</summary>
     public const int Seed = 7;
 
-    const int DaysBack = 365;
     const int DaysAhead = 14;
 
     /// <summary>How far ahead earlier forecasts are kept of, so that their spread can be learned.</summary>
@@ -29,11 +29,11 @@ public sealed class DemoWeather(GardenStore store, Logbook logbook, Clock clock)
             return;
         var readings = new List<ClimateReading>();
         foreach (var place in garden.Places)
-            readings.AddRange(Missing(place, garden.Devices, await store.LastAtAsync(place.Code) ?? hour.AddDays(-DaysBack), hour));
+            readings.AddRange(Missing(place, garden.Devices, await store.LastAtAsync(place.Code) ?? hour.AddDays(-options.DemoDays), hour));
         if (readings.Count > 0)
             await logbook.MeasureAsync(readings, cancellationToken);
         var said = garden.Forecast.Where(day => day.Place is null && day.Made is not null).Max(day => day.Made);
-        var forecast = Forecasts(said ?? clock.Today(garden.Garden).AddDays(-DaysBack), clock.Today(garden.Garden)).ToList();
+        var forecast = Forecasts(said ?? clock.Today(garden.Garden).AddDays(-options.DemoDays), clock.Today(garden.Garden)).ToList();
         if (forecast.Count > 0)
             await logbook.ForecastAsync(forecast, cancellationToken);
     }
@@ -46,7 +46,7 @@ public sealed class DemoWeather(GardenStore store, Logbook logbook, Clock clock)
         if (place.Setting is null || !SimulatedPlace.Kinds.TryGetValue(place.Setting, out var kind))
             yield break;
         var device = devices.FirstOrDefault(device => device.Place == place.Code)?.Code;
-        var earliest = now.AddDays(-DaysBack);
+        var earliest = now.AddDays(-options.DemoDays);
         for (var at = last < earliest ? earliest : last.AddHours(1); at <= now; at = at.AddHours(1))
         {
             var read = kind.At(weather, at);

@@ -1,7 +1,6 @@
 using System.Diagnostics;
 using System.Globalization;
 using BudClock.Data;
-using BudClock.Web.Api;
 using BudClock.Web.Outside;
 using Serilog;
 
@@ -43,7 +42,7 @@ public sealed class StandInProcesses(
         }
         foreach (var device in (await store.DevicesAsync()).Select(kept => kept.Device).Where(device => device.Way == Device.Http))
         {
-            var (token, hash) = ReadingsApi.NewToken();
+            var (token, hash) = DeviceToken.New();
             await WriteAsync(Changes.Device(device, hash));
             Start(
                 "sensor",
@@ -60,11 +59,17 @@ public sealed class StandInProcesses(
     }
 
     /// <summary>Nobody's act, so that undo passes over it.</summary>
-    Task WriteAsync(Change change) => writer.WriteAsync(new(Guid.CreateVersion7(), "stand-ins", clock.GetUtcNow(), "Stand-in devices"), change);
+    Task WriteAsync(Change change) =>
+        writer.WriteAsync(new(Guid.CreateVersion7(), "stand-ins", clock.GetUtcNow(), "Stand-in devices"), change);
 
     void Start(params string[] arguments)
     {
-        var start = new ProcessStartInfo("dotnet") { RedirectStandardInput = true, RedirectStandardOutput = true, RedirectStandardError = true };
+        var start = new ProcessStartInfo("dotnet")
+        {
+            RedirectStandardInput = true,
+            RedirectStandardOutput = true,
+            RedirectStandardError = true,
+        };
         string[] all =
         [
             Path.Combine(AppContext.BaseDirectory, "BudClock.StandIns.dll"),

@@ -15,13 +15,23 @@ public class WeatherNeverTests
     const int Cases = 6_000;
     static readonly string[] Settings = ["glasshouse", "indoors", "cold-frame", "outdoors", "store"];
 
-    static readonly Gen<double[]> Ahead = Gen.OneOf(Gen.Double[-8, 24].Array[14], Gen.Double[13, 24].Array[14], Gen.Double[2, 14].Array[0, 14]);
+    static readonly Gen<double[]> Ahead = Gen.OneOf(
+        Gen.Double[-8, 24].Array[14],
+        Gen.Double[13, 24].Array[14],
+        Gen.Double[2, 14].Array[0, 14]
+    );
 
     [Fact]
     public void Nothing_is_soaked_woken_fed_or_repotted_into_cold_and_nothing_is_left_out_in_it()
     {
         var met = new int[6];
-        Gen.Select(Journals.Any, Gen.Int[0, 4].Select(n => Settings[n]), Ahead, Gen.OneOf(Gen.Double[-4, 26].Array[5], Gen.Double[14, 26].Array[5]), Gen.Bool)
+        Gen.Select(
+                Journals.Any,
+                Gen.Int[0, 4].Select(n => Settings[n]),
+                Ahead,
+                Gen.OneOf(Gen.Double[-4, 26].Array[5], Gen.Double[14, 26].Array[5]),
+                Gen.Bool
+            )
             .Sample(
                 (plant, setting, ahead, nights, wrong) =>
                 {
@@ -30,19 +40,48 @@ public class WeatherNeverTests
                     var (own, feed) = (setting is not ("indoors" or "store"), sheet["feed"]);
                     var danger = Math.Min(sheet["danger"], sheet.Find("danger-rest") ?? double.MaxValue);
                     var coldNight = nights[..3].Min();
-                    Check(0, own && ahead.Any(min => min < sheet["danger"]), "a soak, waking or repot before a night of danger", Orders(said, "first-soak") || Orders(said, "wake") || Orders(said, "repot") || Orders(said, "divide"));
-                    Check(1, own && ahead.Any(min => min < feed), "feed or repot before a cold night", Orders(said, "feed") || Orders(said, "repot") || Orders(said, "divide"));
+                    Check(
+                        0,
+                        own && ahead.Any(min => min < sheet["danger"]),
+                        "a soak, waking or repot before a night of danger",
+                        Orders(said, "first-soak") || Orders(said, "wake") || Orders(said, "repot") || Orders(said, "divide")
+                    );
+                    Check(
+                        1,
+                        own && ahead.Any(min => min < feed),
+                        "feed or repot before a cold night",
+                        Orders(said, "feed") || Orders(said, "repot") || Orders(said, "divide")
+                    );
                     Check(2, coldNight < feed, "feed in cold nights", Orders(said, "feed"));
-                    Check(3, setting is "cold-frame" or "outdoors" && ahead.Any(min => min < danger), "silence before a night of danger", !said.Advice.Any(a => a is { Care: Care.BringIn, Verdict: Verdict.Do }));
-                    Check(4, coldNight < danger, "silence after a night of danger", !said.Advice.Any(a => a is { Care: Care.BringIn, Verdict: Verdict.Do }));
-                    Check(5, wrong && coldNight > sheet["danger"] && !ahead.Any(min => min < sheet["danger"]), "alarm at a reading that cannot be", said.Advice.Any(a => a is { Care: Care.BringIn, Verdict: Verdict.Do }));
+                    Check(
+                        3,
+                        setting is "cold-frame" or "outdoors" && ahead.Any(min => min < danger),
+                        "silence before a night of danger",
+                        !said.Advice.Any(a => a is { Care: Care.BringIn, Verdict: Verdict.Do })
+                    );
+                    Check(
+                        4,
+                        coldNight < danger,
+                        "silence after a night of danger",
+                        !said.Advice.Any(a => a is { Care: Care.BringIn, Verdict: Verdict.Do })
+                    );
+                    Check(
+                        5,
+                        wrong && coldNight > sheet["danger"] && !ahead.Any(min => min < sheet["danger"]),
+                        "alarm at a reading that cannot be",
+                        said.Advice.Any(a => a is { Care: Care.BringIn, Verdict: Verdict.Do })
+                    );
 
                     void Check(int which, bool danger, string what, bool done)
                     {
                         if (!danger)
                             return;
                         Interlocked.Increment(ref met[which]);
-                        Assert.False(done, $"{what}: {plant.Taxon} in {setting}, nights {string.Join(" ", nights)}, ahead {string.Join(" ", ahead)}\n{AdviceJson.Write(said)}");
+                        Assert.False(
+                            done,
+                            $"{what}: {plant.Taxon} in {setting}, nights {string.Join(" ", nights)}, ahead "
+                                + $"{string.Join(" ", ahead)}\n{AdviceJson.Write(said)}"
+                        );
                     }
                 },
                 iter: Cases
@@ -51,11 +90,14 @@ public class WeatherNeverTests
     }
 
     /// <summary>An order; an emergency goes ahead against what it names.</summary>
-    static bool Orders(Assessment said, string topic) => said.Advice.Any(a => a.Topic == topic && a is { Verdict: Verdict.Do, Ground: not Ground.Emergency });
+    static bool Orders(Assessment said, string topic) =>
+        said.Advice.Any(a => a.Topic == topic && a is { Verdict: Verdict.Do, Ground: not Ground.Emergency });
 
     static GardenRecord Garden(Plant plant, string setting, double[] ahead, double[] nights, bool wrong)
     {
-        var readings = nights.Select((celsius, back) => new ClimateReading("here", new(Today.AddDays(-back), new(2, 30), TimeSpan.Zero), celsius, 70)).ToList();
+        var readings = nights
+            .Select((celsius, back) => new ClimateReading("here", new(Today.AddDays(-back), new(2, 30), TimeSpan.Zero), celsius, 70))
+            .ToList();
         if (wrong)
             readings.Add(new("here", new(Today, new(2, 0), TimeSpan.Zero), -55, 70) { Doubt = "no place has it", Device = "d" });
         return new(

@@ -9,24 +9,35 @@ public class DevicesTests
     static readonly DateTimeOffset Now = new(2031, 5, 24, 12, 0, 0, TimeSpan.Zero);
 
     static List<ClimateReading> Hours(int count, Func<int, double> celsius, int endedHoursAgo = 0) =>
-        [.. Enumerable.Range(0, count).Select(n => new ClimateReading("south", Now.AddHours(n - count + 1 - endedHoursAgo), celsius(n), 70))];
+        [
+            .. Enumerable
+                .Range(0, count)
+                .Select(n => new ClimateReading("south", Now.AddHours(n - count + 1 - endedHoursAgo), celsius(n), 70)),
+        ];
 
     static DeviceHealth Health(List<ClimateReading> last, TimeSpan? off = null) => DeviceState.Read(Sensor, last, Now, off).Health;
 
     [Fact]
-    public void It_is_missed_after_twice_its_time_and_well_again_with_the_next_reading()
+    public void It_is_missed_when_its_time_is_over_and_well_again_with_the_next_reading()
     {
         Assert.Equal(DeviceHealth.New, Health([]));
-        Assert.Equal(DeviceHealth.Well, Health(Hours(20, n => 10 + n, endedHoursAgo: 2)));
+        Assert.Equal(DeviceHealth.Well, Health(Hours(20, n => 10 + n, endedHoursAgo: 1)));
+        Assert.Equal(DeviceHealth.Silent, Health(Hours(20, n => 10 + n, endedHoursAgo: 2)));
         var silent = DeviceState.Read(Sensor, Hours(20, n => 10 + n, endedHoursAgo: 3), Now);
-        Assert.Equal((DeviceHealth.Silent, "Bench sensor is silent since 3 h; it should send every 60 min."), (silent.Health, silent.Words));
+        Assert.Equal(
+            (DeviceHealth.Silent, "Bench sensor is silent since 3 h; it should send every 60 min."),
+            (silent.Health, silent.Words)
+        );
         Assert.Equal(DeviceHealth.Well, Health([.. Hours(20, n => 10 + n, endedHoursAgo: 3), new("south", Now, 12, 70)]));
         Assert.Equal("", DeviceState.Read(Sensor, Hours(20, n => 10 + n), Now).Words);
     }
 
     [Fact]
     public void A_file_that_the_grower_brings_is_never_missed() =>
-        Assert.Equal(DeviceHealth.Well, DeviceState.Read(Sensor with { Way = Device.File }, Hours(20, n => n, endedHoursAgo: 400), Now).Health);
+        Assert.Equal(
+            DeviceHealth.Well,
+            DeviceState.Read(Sensor with { Way = Device.File }, Hours(20, n => n, endedHoursAgo: 400), Now).Health
+        );
 
     [Fact]
     public void The_same_to_the_last_digit_for_half_a_day_is_stuck()
@@ -69,7 +80,12 @@ public class DevicesTests
         var random = new Random(4);
         var course = Enumerable.Range(0, 120).Select(n => 15 + (6 * Math.Sin(n * 2 * Math.PI / 24)) + random.NextDouble()).ToList();
         List<ClimateReading> Series(double hours, double warmer) =>
-            [.. course.Select((celsius, n) => new ClimateReading("south", Now.AddHours(n + hours), celsius + warmer + (0.1 * random.NextDouble()), null))];
+            [
+                .. course.Select(
+                    (celsius, n) =>
+                        new ClimateReading("south", Now.AddHours(n + hours), celsius + warmer + (0.1 * random.NextDouble()), null)
+                ),
+            ];
         Assert.Equal(off, HourOff.Against(Series(-early, 0.8), Series(0, 0)));
         Assert.Null(HourOff.Against(Series(-early, 0).Take(30), Series(0, 0)));
     }

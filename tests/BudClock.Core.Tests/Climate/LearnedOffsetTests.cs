@@ -79,7 +79,8 @@ public class LearnedOffsetTests
         Assert.True(learned.At(8, 9).High - learned.At(8, 9).Low > learned.At(8, 1).High - learned.At(8, 1).Low + 2);
     }
 
-    static ForecastDay Outside(int ahead, double min, int made = 0) => new(null, First.AddDays(ahead), min, min + 8) { Made = First.AddDays(made) };
+    static ForecastDay Outside(int ahead, double min, int made = 0) =>
+        new(null, First.AddDays(ahead), min, min + 8) { Made = First.AddDays(made) };
 
     [Fact]
     public void The_newest_word_counts_and_what_is_said_for_the_place_stands_over_the_weather_outside()
@@ -98,7 +99,10 @@ public class LearnedOffsetTests
                 Outside(1, -9, made: 3),
             ]
         );
-        Assert.Equal([(1, 5d, AheadFrom.Outside), (2, 9d, AheadFrom.Place)], ahead.Days14.Select(day => (day.On.DayNumber - First.DayNumber, day.MinC!.Value, day.From)));
+        Assert.Equal(
+            [(1, 5d, AheadFrom.Outside), (2, 9d, AheadFrom.Place)],
+            ahead.Days14.Select(day => (day.On.DayNumber - First.DayNumber, day.MinC!.Value, day.From))
+        );
         Assert.Null(ahead.Nights);
     }
 }

@@ -22,8 +22,14 @@ public class OutsideValuesTests
             var day = DateOnly.ParseExact(row[0], "yyyy-MM-dd", null);
             var midnight = new DateTimeOffset(day, TimeOnly.MinValue, TimeSpan.Zero);
             var sun = Sun.On(day, latitude, longitude);
-            Assert.True(Math.Abs((sun.Rise!.Value - midnight).TotalMinutes - Reference.Number(row[column])) < 2, $"rise {day:O}: {sun.Rise:u} {row[column]}");
-            Assert.True(Math.Abs((sun.Set!.Value - midnight).TotalMinutes - Reference.Number(row[column + 1])) < 2, $"set {day:O}: {sun.Set:u} {row[column + 1]}");
+            Assert.True(
+                Math.Abs((sun.Rise!.Value - midnight).TotalMinutes - Reference.Number(row[column])) < 2,
+                $"rise {day:O}: {sun.Rise:u} {row[column]}"
+            );
+            Assert.True(
+                Math.Abs((sun.Set!.Value - midnight).TotalMinutes - Reference.Number(row[column + 1])) < 2,
+                $"set {day:O}: {sun.Set:u} {row[column + 1]}"
+            );
         }
     }
 
@@ -59,7 +65,13 @@ public class OutsideValuesTests
     public void Light_is_summed_by_its_definition()
     {
         Assert.Equal(8.64, Light.Dli(200, 12), 9);
-        Assert.Equal(18.5, new ClimateReading("here", default, null, null) { Lux = 1000 }.Photons!.Value, 9);
+        Assert.Equal(
+            18.5,
+            new ClimateReading("here", default, null, null) { Lux = 1000 }
+                .Photons!
+                .Value,
+            9
+        );
         Assert.Equal(200, new ClimateReading("here", default, null, null) { Lux = 1000, Ppfd = 200 }.Photons);
     }
 
@@ -72,7 +84,9 @@ public class OutsideValuesTests
     {
         var calendar = new GardenDays(new("Glass", 51.5, 0.7, "Europe/London"));
         var day = new DateOnly(2031, 6, 21);
-        var hours = Enumerable.Range(3, 18).Select(hour => new ClimateReading("south", new(day, new(hour, 30), TimeSpan.Zero), null, null) { Ppfd = 100 });
+        var hours = Enumerable
+            .Range(3, 18)
+            .Select(hour => new ClimateReading("south", new(day, new(hour, 30), TimeSpan.Zero), null, null) { Ppfd = 100 });
         var summed = PlaceRecord.Of(calendar, hours).Day(day)!.Light!.Estimate;
         Assert.Equal((6.48, "readings through the day"), (Math.Round(summed.Dli, 6), summed.From));
         // Half a sine of a peak of 1,000 through the whole day: its mean is 2/π of it.
@@ -97,7 +111,10 @@ public class OutsideValuesTests
     {
         foreach (var (latitude, longest) in new[] { (51.5, 6), (-33.9, 12) })
         {
-            var length = Enumerable.Range(0, 365).Select(n => new DateOnly(2031, 1, 1).AddDays(n)).MaxBy(day => Sun.On(day, latitude).DayHours);
+            var length = Enumerable
+                .Range(0, 365)
+                .Select(n => new DateOnly(2031, 1, 1).AddDays(n))
+                .MaxBy(day => Sun.On(day, latitude).DayHours);
             Assert.Equal(longest, length.Month);
             Assert.InRange(length.Day, 20, 23);
         }

@@ -3,7 +3,9 @@ using CsCheck;
 
 namespace BudClock.Core.Tests.Climate;
 
-/// <summary>Days and nights of a place: by whole garden days, right across both changes of clock, the same in whatever order readings come.</summary>
+/// <summary>
+/// Days and nights of a place: by whole garden days, right across both changes of clock, the same in whatever order readings come.
+/// </summary>
 public class PlaceRecordTests
 {
     static readonly GardenDays Estuary = new(new("Glass", 51.5, 0.7, "Europe/London"));
@@ -16,8 +18,16 @@ public class PlaceRecordTests
     [Fact]
     public void A_night_is_one_from_sunset_to_sunrise_and_is_named_by_the_day_on_which_it_ends()
     {
-        var record = Record(At("2031-05-22T22:00Z", 9), At("2031-05-23T02:00Z", 7), At("2031-05-23T12:00Z", 21), At("2031-05-23T23:30Z", 8));
-        Assert.Equal([(new DateOnly(2031, 5, 23), 7, 9), (new DateOnly(2031, 5, 24), 8, 8)], record.Nights.Select(n => (n.Ends, n.CoolestC, n.WarmestC)));
+        var record = Record(
+            At("2031-05-22T22:00Z", 9),
+            At("2031-05-23T02:00Z", 7),
+            At("2031-05-23T12:00Z", 21),
+            At("2031-05-23T23:30Z", 8)
+        );
+        Assert.Equal(
+            [(new DateOnly(2031, 5, 23), 7, 9), (new DateOnly(2031, 5, 24), 8, 8)],
+            record.Nights.Select(n => (n.Ends, n.CoolestC, n.WarmestC))
+        );
         // By midnight and not by the sun: 23:30 UTC is half past midnight of the next day on this garden's clock.
         Assert.Equal((7, 21), (record.Day(new(2031, 5, 23))!.MinC, record.Day(new(2031, 5, 23))!.MaxC));
         Assert.Equal(8, record.Day(new(2031, 5, 24))!.MinC);
@@ -47,15 +57,29 @@ public class PlaceRecordTests
     [Fact]
     public void Each_hour_counts_once_in_a_mean_however_often_it_was_read()
     {
-        var often = Enumerable.Range(0, 12).Select(n => new ClimateReading("south", DateTimeOffset.Parse("2031-05-23T09:00Z", null).AddMinutes(5 * n), 20, 60));
+        var often = Enumerable
+            .Range(0, 12)
+            .Select(n => new ClimateReading("south", DateTimeOffset.Parse("2031-05-23T09:00Z", null).AddMinutes(5 * n), 20, 60));
         var record = PlaceRecord.Of(Estuary, [.. often, At("2031-05-23T10:00Z", 10, 80)]);
-        Assert.Equal((15d, 70d, 2d), (record.Day(new(2031, 5, 23))!.MeanC!.Value, record.Day(new(2031, 5, 23))!.HumidityPct!.Value, Math.Round(record.Day(new(2031, 5, 23))!.Hours, 6)));
+        Assert.Equal(
+            (15d, 70d, 2d),
+            (
+                record.Day(new(2031, 5, 23))!.MeanC!.Value,
+                record.Day(new(2031, 5, 23))!.HumidityPct!.Value,
+                Math.Round(record.Day(new(2031, 5, 23))!.Hours, 6)
+            )
+        );
     }
 
     [Fact]
     public void Degree_days_are_the_days_mean_above_a_base_and_days_without_readings_are_told()
     {
-        var record = Record(At("2031-05-20T02:00Z", 8), At("2031-05-20T14:00Z", 20), At("2031-05-21T02:00Z", 2), At("2031-05-21T14:00Z", 10));
+        var record = Record(
+            At("2031-05-20T02:00Z", 8),
+            At("2031-05-20T14:00Z", 20),
+            At("2031-05-21T02:00Z", 2),
+            At("2031-05-21T14:00Z", 10)
+        );
         Assert.Equal((4, 1), record.DegreeDays(10, new(2031, 5, 20), new(2031, 5, 22)));
     }
 
@@ -85,7 +109,12 @@ public class PlaceRecordTests
         Gen.Int[0, 100],
         Gen.Int[0, 2],
         (minute, celsius, humidity, device) =>
-            new ClimateReading("south", new DateTimeOffset(2031, 10, 10, 0, 0, 0, TimeSpan.Zero).AddMinutes(minute), Math.Round(celsius, 1), humidity)
+            new ClimateReading(
+                "south",
+                new DateTimeOffset(2031, 10, 10, 0, 0, 0, TimeSpan.Zero).AddMinutes(minute),
+                Math.Round(celsius, 1),
+                humidity
+            )
             {
                 Device = device == 0 ? null : $"d{device}",
                 Lux = humidity * 100,
@@ -95,31 +124,42 @@ public class PlaceRecordTests
     [Fact]
     public void Shuffled_doubled_and_late_readings_give_the_same_record() =>
         Gen.Select(Reading.Array[0, 120], Gen.Int[0, 1_000_000])
-            .Sample((readings, seed) =>
-            {
-                var mixed = readings.Concat(readings.Where((_, i) => i % 3 == 0)).ToArray();
-                new Random(seed).Shuffle(mixed);
-                var (whole, other) = (PlaceRecord.Of(Estuary, readings), PlaceRecord.Of(Estuary, mixed));
-                Assert.Equal(whole.Days, other.Days);
-                Assert.Equal(whole.Nights, other.Nights);
-                // Late: some days are read without their last readings, then those days anew.
-                var late = readings.Length == 0 ? [] : readings[^(readings.Length / 4)..];
-                var early = PlaceRecord.Of(Estuary, readings.Except(late));
-                foreach (var reading in late)
+            .Sample(
+                (readings, seed) =>
                 {
-                    var day = Estuary.At(reading.At).Day;
-                    early = early.With(whole, day, day.AddDays(1));
+                    var mixed = readings.Concat(readings.Where((_, i) => i % 3 == 0)).ToArray();
+                    new Random(seed).Shuffle(mixed);
+                    var (whole, other) = (PlaceRecord.Of(Estuary, readings), PlaceRecord.Of(Estuary, mixed));
+                    Assert.Equal(whole.Days, other.Days);
+                    Assert.Equal(whole.Nights, other.Nights);
+                    // Late: some days are read without their last readings, then those days anew.
+                    var late = readings.Length == 0 ? [] : readings[^(readings.Length / 4)..];
+                    var early = PlaceRecord.Of(Estuary, readings.Except(late));
+                    foreach (var reading in late)
+                    {
+                        var day = Estuary.At(reading.At).Day;
+                        early = early.With(whole, day, day.AddDays(1));
+                    }
+                    Assert.Equal(
+                        whole.Days.Where(d => late.Any(r => Estuary.At(r.At).Day == d.Day)),
+                        early.Days.Where(d => late.Any(r => Estuary.At(r.At).Day == d.Day))
+                    );
                 }
-                Assert.Equal(whole.Days.Where(d => late.Any(r => Estuary.At(r.At).Day == d.Day)), early.Days.Where(d => late.Any(r => Estuary.At(r.At).Day == d.Day)));
-            });
+            );
 
     /// <summary>One device that reads steadily, as those that are old enough to be thinned do.</summary>
     static readonly Gen<ClimateReading[]> Steady = Gen.Select(Gen.Int[5, 70], Gen.Int[50, 400], Gen.Double[-8, 25].Array[48])
-        .Select((every, count, celsius) =>
-            Enumerable
-                .Range(0, count)
-                .Select(n => new ClimateReading("south", new DateTimeOffset(2031, 10, 23, 7, 0, 0, TimeSpan.Zero).AddMinutes((double)n * every), celsius[n % 48], 50 + (n % 40)))
-                .ToArray()
+        .Select(
+            (every, count, celsius) =>
+                Enumerable
+                    .Range(0, count)
+                    .Select(n => new ClimateReading(
+                        "south",
+                        new DateTimeOffset(2031, 10, 23, 7, 0, 0, TimeSpan.Zero).AddMinutes((double)n * every),
+                        celsius[n % 48],
+                        50 + (n % 40)
+                    ))
+                    .ToArray()
         );
 
     [Fact]
@@ -138,9 +178,11 @@ public class PlaceRecordTests
             Assert.Equal(readings.Length, Thinning.Thin(Estuary, readings, new(2032, 1, 1)).Count);
         });
 
-    static string Rounded(DayOfPlace day) => $"{day.Day:O} {day.Hours:0.0000} {day.MinC:0.0000} {day.MaxC:0.0000} {day.MeanC:0.0000} {day.HumidityPct:0.0000}";
+    static string Rounded(DayOfPlace day) =>
+        $"{day.Day:O} {day.Hours:0.0000} {day.MinC:0.0000} {day.MaxC:0.0000} {day.MeanC:0.0000} {day.HumidityPct:0.0000}";
 
-    static string Rounded(NightOfPlace night) => $"{night.Ends:O} {night.Hours:0.0000} {night.CoolestC:0.0000} {night.MeanC:0.0000} {night.WarmestC:0.0000}";
+    static string Rounded(NightOfPlace night) =>
+        $"{night.Ends:O} {night.Hours:0.0000} {night.CoolestC:0.0000} {night.MeanC:0.0000} {night.WarmestC:0.0000}";
 
     [Theory]
     [InlineData(300.0, null, "no place has 300 °C")]
@@ -166,6 +208,9 @@ public class PlaceRecordTests
         var frost = Record(At("2031-05-23T01:00Z", 12), At("2031-05-23T01:30Z", -2), At("2031-05-23T02:00Z", -2));
         Assert.Equal(-2, frost.Nights.Single().CoolestC);
         // Hours apart they tell nothing of each other.
-        Assert.Equal(-20, Record(At("2031-05-23T00:00Z", 12), At("2031-05-23T01:30Z", -20), At("2031-05-23T03:00Z", 12)).Nights.Single().CoolestC);
+        Assert.Equal(
+            -20,
+            Record(At("2031-05-23T00:00Z", 12), At("2031-05-23T01:30Z", -20), At("2031-05-23T03:00Z", 12)).Nights.Single().CoolestC
+        );
     }
 }

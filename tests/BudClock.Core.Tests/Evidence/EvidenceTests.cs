@@ -52,10 +52,7 @@ public class EvidenceTests
     [Fact]
     public void A_forecast_counts_to_its_last_day_and_only_beyond_the_limit()
     {
-        var weather = Weather.Unknown with
-        {
-            Ahead = [new(Today, 5, 9), new(Today.AddDays(3), 2, 9), new(Today.AddDays(4), 21, 30)],
-        };
+        var weather = Weather.Unknown with { Ahead = [new(Today, 5, 9), new(Today.AddDays(3), 2, 9), new(Today.AddDays(4), 21, 30)] };
         Assert.Null(weather.FirstBelow(5, Today, 3));
         Assert.Equal(Today.AddDays(3), weather.FirstBelow(5, Today, 4)!.On);
         Assert.Equal(Today, weather.FirstBelow(5.1, Today, 3)!.On);

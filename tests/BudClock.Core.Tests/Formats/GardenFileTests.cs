@@ -38,7 +38,8 @@ public class GardenFileTests
         Assert.Equal("waking", json.RootElement.GetProperty("phase").GetString());
         var advice = json.RootElement.GetProperty("advice")[0];
         Assert.Equal(
-            "Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light feed in it. The night of 25 May is forecast at "
+            "Roots 11 cm, bulbs wrinkled, nights 14 °C: first soak today, with the first light feed in it. The night of 25 May is "
+                + "forecast at "
                 + "9 °C: keep it warm then.",
             advice.GetProperty("reason").GetString()
         );

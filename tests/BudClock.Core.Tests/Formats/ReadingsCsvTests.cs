@@ -9,17 +9,23 @@ public class ReadingsCsvTests
     static readonly Garden Denver = new("Glass", 40, -105, "America/Denver", UsUnits: true);
     static readonly DateTimeOffset Now = new(2031, 12, 1, 0, 0, 0, TimeSpan.Zero);
 
-    static ReadingsRead Read(string csv, Garden? garden = null, LoggerLayout? layout = null) => ReadingsCsv.Read(csv, "south", "logger", garden ?? London, layout, Now);
+    static ReadingsRead Read(string csv, Garden? garden = null, LoggerLayout? layout = null) =>
+        ReadingsCsv.Read(csv, "south", "logger", garden ?? London, layout, Now);
 
     [Fact]
     public void Fahrenheit_and_local_time_with_lines_of_its_own_before_the_headings()
     {
-        var read = Read("\"Logger 4\"\n\"By hand\"\nDate/Time,Temp (°F),RH (%)\n07/15/2031 01:00,57.2,80\n07/15/2031 02:00,50,82\n", Denver);
+        var read = Read(
+            "\"Logger 4\"\n\"By hand\"\nDate/Time,Temp (°F),RH (%)\n07/15/2031 01:00,57.2,80\n07/15/2031 02:00,50,82\n",
+            Denver
+        );
         Assert.Empty(read.Faults);
         Assert.True(read.Layout.Fahrenheit && read.Layout.MonthFirst);
         Assert.Equal(
             [("2031-07-15T07:00:00Z", 14d, 80d), ("2031-07-15T08:00:00Z", 10d, 82d)],
-            read.Readings.Select(r => (r.At.UtcDateTime.ToString("yyyy-MM-dd'T'HH:mm:ss'Z'", null), r.TemperatureC!.Value, r.HumidityPct!.Value))
+            read.Readings.Select(r =>
+                (r.At.UtcDateTime.ToString("yyyy-MM-dd'T'HH:mm:ss'Z'", null), r.TemperatureC!.Value, r.HumidityPct!.Value)
+            )
         );
     }
 
@@ -58,7 +64,20 @@ public class ReadingsCsvTests
     public void A_time_with_its_own_offset_needs_no_clock_and_utc_is_utc()
     {
         Assert.Equal(22, Read("time,temperature\n2031-07-01T00:00:00+02:00,5\n").Readings.Single().At.UtcDateTime.Hour);
-        Assert.Equal(0, Read("time,temperature\n2031-07-01 00:00,5\n", layout: new() { Time = "time", Temperature = "temperature", Clock = LoggerLayout.Utc }).Readings.Single().At.UtcDateTime.Hour);
+        Assert.Equal(
+            0,
+            Read(
+                "time,temperature\n2031-07-01 00:00,5\n",
+                layout: new()
+                {
+                    Time = "time",
+                    Temperature = "temperature",
+                    Clock = LoggerLayout.Utc,
+                }
+            )
+                .Readings.Single()
+                .At.UtcDateTime.Hour
+        );
     }
 
     [Fact]
@@ -72,7 +91,9 @@ public class ReadingsCsvTests
     [Fact]
     public void What_cannot_be_is_kept_and_marked()
     {
-        var read = Read("time,temperature,humidity\n2031-05-20 02:00,300,80\n2031-05-20 03:00,14,140\n1970-01-01 00:00,14,80\n2031-05-20 04:00,14,80\n");
+        var read = Read(
+            "time,temperature,humidity\n2031-05-20 02:00,300,80\n2031-05-20 03:00,14,140\n1970-01-01 00:00,14,80\n2031-05-20 04:00,14,80\n"
+        );
         Assert.Empty(read.Faults);
         Assert.Equal(3, read.Readings.Count(reading => reading.Doubt is not null));
     }
@@ -82,11 +103,21 @@ public class ReadingsCsvTests
     [InlineData("a,b\n1,2\n")]
     [InlineData("<!doctype html><h1>no</h1>")]
     [InlineData("time,temperature")]
-    public void What_is_no_file_of_readings_is_said(string text) => Assert.True(Read(text) is { Readings.Count: 0 } read && (read.Faults.Count > 0 || text.StartsWith("time", StringComparison.Ordinal)));
+    public void What_is_no_file_of_readings_is_said(string text) =>
+        Assert.True(
+            Read(text) is { Readings.Count: 0 } read && (read.Faults.Count > 0 || text.StartsWith("time", StringComparison.Ordinal))
+        );
 
     [Fact]
     public void A_layout_whose_columns_are_not_there_names_what_is() =>
-        Assert.Contains("its columns are time, temperature", Assert.Single(Read("time,temperature\n2031-05-20 02:00,13\n", layout: new() { Time = "When", Temperature = "temperature" }).Faults).ToString());
+        Assert.Contains(
+            "its columns are time, temperature",
+            Assert
+                .Single(
+                    Read("time,temperature\n2031-05-20 02:00,13\n", layout: new() { Time = "When", Temperature = "temperature" }).Faults
+                )
+                .ToString()
+        );
 
     [Fact]
     public void Our_own_file_reads_back()

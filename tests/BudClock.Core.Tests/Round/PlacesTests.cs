@@ -48,7 +48,15 @@ public class PlacesTests
     [Fact]
     public void Six_plants_come_in_by_one_act_to_the_place_that_is_warm_enough_for_all()
     {
-        string[] taxa = ["Hoya carnosa", "Hoya linearis", "Alocasia odora", "Phalaenopsis amabilis", "Saintpaulia ionantha", "Caladium bicolor"];
+        string[] taxa =
+        [
+            "Hoya carnosa",
+            "Hoya linearis",
+            "Alocasia odora",
+            "Phalaenopsis amabilis",
+            "Saintpaulia ionantha",
+            "Caladium bicolor",
+        ];
         var plants = taxa.Select((taxon, n) => Plant($"P-0{n}", taxon, "frame")).ToArray();
         var (_, assessed, weathers) = Garden(3, plants);
         var group = Assert.Single(BringIn.Of(Places, assessed, weathers));
@@ -66,7 +74,9 @@ public class PlacesTests
         var (_, mild, weathers) = Garden(13, Plant("P-1", "Hoya carnosa", "frame"));
         Assert.Empty(BringIn.Of(Places, mild, weathers));
         var record = new GardenRecord(Glass, Places, [Plant("P-1", "Hoya carnosa", "frame")], [], [new("frame", Today.AddDays(1), 2, 9)]);
-        var unknown = BringIn.Of(Places, [Assessor.Shipped.Assess(record.Plants[0], record, Today)], PlaceWeathers.Of(record, Today)).Single();
+        var unknown = BringIn
+            .Of(Places, [Assessor.Shipped.Assess(record.Plants[0], record, Today)], PlaceWeathers.Of(record, Today))
+            .Single();
         Assert.Null(unknown.To);
         Assert.Null(unknown.Line);
         Assert.Contains("measure nights indoors", unknown.Why);
@@ -80,7 +90,10 @@ public class PlacesTests
         var fits = PlaceFit.Of(assessed[0], weathers);
         Assert.Equal("sill", fits[0].Place.Code);
         Suits Of(string place, string what) => fits.Single(fit => fit.Place.Code == place).Things.Single(thing => thing.What == what).Suits;
-        Assert.Equal((Suits.Not, Suits.Well, Suits.Not, Suits.Unknown), (Of("frame", "Cold"), Of("sill", "Cold"), Of("cold", "Cold"), Of("new", "Cold")));
+        Assert.Equal(
+            (Suits.Not, Suits.Well, Suits.Not, Suits.Unknown),
+            (Of("frame", "Cold"), Of("sill", "Cold"), Of("cold", "Cold"), Of("new", "Cold"))
+        );
         Assert.Equal((Suits.Nearly, Suits.Not), (Of("sill", "Light"), Of("cellar", "Light")));
         Assert.True(fits.Single(fit => fit.Place.Code == "frame").Here);
         Assert.False(fits.Single(fit => fit.Place.Code == "new").WarmEnough);
@@ -89,11 +102,17 @@ public class PlacesTests
     [Fact]
     public void Asleep_a_plant_does_not_look_at_the_light_but_wants_no_rain()
     {
-        var shrub = Plant("P-1", "Adenium obesum", "frame") with { Entries = [Specimens.At(Today.AddDays(-5), EntryKinds.LeavesGone, null, null)] };
+        var shrub = Plant("P-1", "Adenium obesum", "frame") with
+        {
+            Entries = [Specimens.At(Today.AddDays(-5), EntryKinds.LeavesGone, null, null)],
+        };
         var (_, assessed, weathers) = Garden(13, shrub);
         var fits = PlaceFit.Of(assessed[0], weathers);
         var cellar = fits.Single(fit => fit.Place.Code == "cellar");
-        Assert.Equal((Suits.Well, Suits.Well), (cellar.Things.Single(t => t.What == "Light").Suits, cellar.Things.Single(t => t.What == "Rain").Suits));
+        Assert.Equal(
+            (Suits.Well, Suits.Well),
+            (cellar.Things.Single(t => t.What == "Light").Suits, cellar.Things.Single(t => t.What == "Rain").Suits)
+        );
         Assert.Equal(Suits.Unknown, fits.Single(fit => fit.Place.Code == "frame").Things.Single(t => t.What == "Rain").Suits);
     }
 
@@ -117,17 +136,54 @@ public class PlacesTests
     {
         var record = new GardenRecord(
             Glass,
-            [new("sill", "Sill", "indoors", 12) { Window = "south-east", Light = "bright", LampsFrom = new(7, 30), LampDistanceCm = 12, LampHeightCm = 30, Draughts = false, Cover = "rain" }],
+            [
+                new("sill", "Sill", "indoors", 12)
+                {
+                    Window = "south-east",
+                    Light = "bright",
+                    LampsFrom = new(7, 30),
+                    LampDistanceCm = 12,
+                    LampHeightCm = 30,
+                    Draughts = false,
+                    Cover = "rain",
+                },
+            ],
             [],
             [
-                new("sill", new(2031, 5, 20, 3, 0, 0, TimeSpan.Zero), 14.2, 78) { Lux = 900, Ppfd = 17, Device = "bench" },
+                new("sill", new(2031, 5, 20, 3, 0, 0, TimeSpan.Zero), 14.2, 78)
+                {
+                    Lux = 900,
+                    Ppfd = 17,
+                    Device = "bench",
+                },
                 new("sill", new(2031, 5, 20, 4, 0, 0, TimeSpan.Zero), 300, null) { Doubt = "no place has 300 °C", Device = "bench" },
-                new("sill", new(2026, 5, 20, 4, 0, 0, TimeSpan.Zero), 14, 70) { Hours = 1, MinC = 13, MaxC = 15 },
+                new("sill", new(2026, 5, 20, 4, 0, 0, TimeSpan.Zero), 14, 70)
+                {
+                    Hours = 1,
+                    MinC = 13,
+                    MaxC = 15,
+                },
             ],
-            [new(null, new(2031, 5, 25), 9, 17) { SunHours = 6.5, HumidityPct = 70, Made = new(2031, 5, 24) }]
+            [
+                new(null, new(2031, 5, 25), 9, 17)
+                {
+                    SunHours = 6.5,
+                    HumidityPct = 70,
+                    Made = new(2031, 5, 24),
+                },
+            ]
         )
         {
-            Devices = [new("bench", "Bench sensor", "sill", "mqtt") { DueMinutes = 15, Fahrenheit = true, Topic = "home/+", Paths = new Dictionary<string, string> { ["temperature"] = "t" } }],
+            Devices =
+            [
+                new("bench", "Bench sensor", "sill", "mqtt")
+                {
+                    DueMinutes = 15,
+                    Fahrenheit = true,
+                    Topic = "home/+",
+                    Paths = new Dictionary<string, string> { ["temperature"] = "t" },
+                },
+            ],
         };
         var json = GardenFileWriter.Write(record);
         var read = GardenFileReader.Read(json, CultureSheets.Shipped);
@@ -144,7 +200,11 @@ public class PlacesTests
     [InlineData("""{"place":"sill","at":"2031-05-20T03:00:00Z","colour":1}""", "readings[0].colour")]
     public void What_cannot_be_is_a_fault_of_a_file_that_does_not_doubt_it(string reading, string place)
     {
-        var json = """{"format":"bud-clock-garden","version":1,"places":[{"code":"sill"}],"plants":[],"readings":[READING]}""".Replace("READING", reading, StringComparison.Ordinal);
+        var json = """{"format":"bud-clock-garden","version":1,"places":[{"code":"sill"}],"plants":[],"readings":[READING]}""".Replace(
+            "READING",
+            reading,
+            StringComparison.Ordinal
+        );
         Assert.Equal(place, Assert.Single(GardenFileReader.Read(json, CultureSheets.Shipped).Faults).Place);
     }
 }

@@ -59,7 +59,13 @@ sealed class WeatherFacts(DateOnly on)
                 With(here => here with { LampHours = Situated.Number(rest[0]) });
                 break;
             case "lit":
-                With(here => here with { LampHours = Situated.Number(rest[0]), LampsFrom = TimeOnly.Parse(rest[2], CultureInfo.InvariantCulture) });
+                With(here =>
+                    here with
+                    {
+                        LampHours = Situated.Number(rest[0]),
+                        LampsFrom = TimeOnly.Parse(rest[2], CultureInfo.InvariantCulture),
+                    }
+                );
                 break;
             case "lamps-at":
                 With(here => here with { LampDistanceCm = Situated.Number(rest[0]) });

@@ -26,7 +26,10 @@ public class SurroundingsTests
             browser.ClickThrough("form[action*=Hand] .btn-ink");
         }
         browser.Open("/plants/LYC-01");
-        browser.Sees(".advice", "but a night of 10.5 °C is forecast for 26 May: after the cold, from 28 May if nights then stay at 12 °C and more.");
+        browser.Sees(
+            ".advice",
+            "but a night of 10.5 °C is forecast for 26 May: after the cold, from 28 May if nights then stay at 12 °C and more."
+        );
         browser.Open("/");
         browser.Sees(".bring-in", "Bring in tonight: 6 plants from Cold frame to Potting-room sill");
         browser.Sees(".weather", "1.5 °C on 26 May: 6 plants at stake");
@@ -38,7 +41,7 @@ public class SurroundingsTests
         browser.Open("/plants/MIL-01");
         browser.Sees(".plant-head", "Potting-room sill");
         browser.Press("u");
-        browser.Sees("#said", "Undone");
+        browser.Sees("#said", "Taken back: Moved to Potting-room sill on 6 plants");
         browser.Open("/plants/MIL-01");
         browser.Sees(".plant-head", "Cold frame");
 
@@ -55,7 +58,12 @@ public class SurroundingsTests
     {
         var time = new FakeTimeProvider(new(2031, 5, 24, 9, 0, 0, TimeSpan.Zero));
         await using var site = await Site.AtAsync(time);
-        await site.PostAsync("/start?handler=Position", ("Form.Name", "Glass"), ("Form.Where", "51.5 N 0.7 E"), ("Form.TimeZone", "Europe/London"));
+        await site.PostAsync(
+            "/start?handler=Position",
+            ("Form.Name", "Glass"),
+            ("Form.Where", "51.5 N 0.7 E"),
+            ("Form.TimeZone", "Europe/London")
+        );
         await site.PostAsync("/places", ("Name", "Bench"), ("Setting", "glasshouse"));
         using var browser = new Chromium(site.Address).Open("/places/devices");
         browser.Find("section[aria-labelledby=add] input[name='Form.Name']").SendKeys("Bench sensor");
@@ -74,7 +82,18 @@ public class SurroundingsTests
         browser.Find(".round");
         Assert.Empty(browser.All(".device-trouble"));
 
-        StandIn Sensor() => StandIn.Device("sensor", "--to", $"{site.Address}/api/readings", "--token", token, "--every", "0.3", "--clock", time.GetUtcNow().ToString("O"));
+        StandIn Sensor() =>
+            StandIn.Device(
+                "sensor",
+                "--to",
+                $"{site.Address}/api/readings",
+                "--token",
+                token,
+                "--every",
+                "0.3",
+                "--clock",
+                time.GetUtcNow().ToString("O")
+            );
 
         bool Heard(string when)
         {
@@ -92,7 +111,11 @@ public class SurroundingsTests
         foreach (var (day, lowest) in new[] { (22, "50.0"), (23, "41.0") })
         {
             var file = Path.Combine(folder, $"{day}.csv");
-            await File.WriteAllTextAsync(file, $"Logger 4\nWhen,Temp F,Moisture of air\n05/{day}/2031 02:00,{lowest},80\n05/{day}/2031 03:00,52.0,81\n", TestContext.Current.CancellationToken);
+            await File.WriteAllTextAsync(
+                file,
+                $"Logger 4\nWhen,Temp F,Moisture of air\n05/{day}/2031 02:00,{lowest},80\n05/{day}/2031 03:00,52.0,81\n",
+                TestContext.Current.CancellationToken
+            );
             browser.Open("/places/devices");
             browser.Find("#frame-sensor input[type=file]").SendKeys(file);
             browser.ClickThrough("#frame-sensor button[aria-label^='Read the CSV']");
@@ -126,7 +149,10 @@ public class SurroundingsTests
         using var _ = broker;
         using var browser = new Chromium(site.Address).Open("/places/devices");
         browser.Find("section[aria-labelledby=add] input[name='Form.Name']").SendKeys("Home sensor");
-        browser.Run("const form = document.querySelector('section[aria-labelledby=add]'); form.querySelector('[name=\"Form.Way\"]').value = 'mqtt'; form.querySelector('[name=\"Form.Place\"]').value = 'store'; form.querySelector('details').open = true");
+        browser.Run(
+            "const form = document.querySelector('section[aria-labelledby=add]'); form.querySelector('[name=\"Form.Way\"]').value = "
+                + "'mqtt'; form.querySelector('[name=\"Form.Place\"]').value = 'store'; form.querySelector('details').open = true"
+        );
         browser.Find("section[aria-labelledby=add] input[name='Form.Topic']").SendKeys("home/#");
         browser.Find("section[aria-labelledby=add] input[name='Form.Temperature']").SendKeys("sensors[0].temperature");
         browser.ClickThrough("section[aria-labelledby=add] .btn-ink");
@@ -139,7 +165,19 @@ public class SurroundingsTests
             browser.Open("/places/devices");
             return browser.Words("section[aria-labelledby=broker]").Contains("Connected.", StringComparison.Ordinal);
         });
-        using var sensor = StandIn.Device("sensor", "--mqtt", $"127.0.0.1:{port}", "--topic", "home/store", "--place", "outdoors", "--count", "1", "--seed", "3");
+        using var sensor = StandIn.Device(
+            "sensor",
+            "--mqtt",
+            $"127.0.0.1:{port}",
+            "--topic",
+            "home/store",
+            "--place",
+            "outdoors",
+            "--count",
+            "1",
+            "--seed",
+            "3"
+        );
         await sensor.EndAsync();
         browser.Until(() =>
         {

@@ -47,13 +47,33 @@ public class BrokerTests
             await ListenAsync(site, port);
             var listener = site.Services.GetRequiredService<MqttListener>();
             await UntilAsync(() => Task.FromResult(listener.Connected));
-            using var sensor = StandIn.Device("sensor", "--mqtt", $"127.0.0.1:{port}", "--topic", "home/bench/climate", "--count", "2", "--every", "0.2", "--clock", "2031-05-24T02:00:00Z", "--step", "30");
+            using var sensor = StandIn.Device(
+                "sensor",
+                "--mqtt",
+                $"127.0.0.1:{port}",
+                "--topic",
+                "home/bench/climate",
+                "--count",
+                "2",
+                "--every",
+                "0.2",
+                "--clock",
+                "2031-05-24T02:00:00Z",
+                "--step",
+                "30"
+            );
             await sensor.EndAsync();
-            await UntilAsync(async () => (await site.TextAsync("/api/readings.csv?place=sill&from=2031-05-24")).Split('\n').Count(line => line.Contains("home-sensor", StringComparison.Ordinal)) == 2);
+            await UntilAsync(async () =>
+                (await site.TextAsync("/api/readings.csv?place=sill&from=2031-05-24"))
+                    .Split('\n')
+                    .Count(line => line.Contains("home-sensor", StringComparison.Ordinal)) == 2
+            );
             Assert.Contains("Home sensor", (await site.PageAsync("/places/sill")).Body!.TextContent);
             Assert.Contains("Connected", (await site.PageAsync("/places/devices")).Body!.TextContent);
         }
-        await UntilAsync(async () => (await site.PageAsync("/places/devices")).Body!.TextContent.Contains("it is called again", StringComparison.Ordinal));
+        await UntilAsync(async () =>
+            (await site.PageAsync("/places/devices")).Body!.TextContent.Contains("it is called again", StringComparison.Ordinal)
+        );
     }
 
     [Fact]
@@ -66,7 +86,9 @@ public class BrokerTests
         await ListenAsync(site, ((IPEndPoint)deaf.LocalEndpoint).Port);
         await site.PageAsync("/");
         Assert.True(watch.Elapsed < TimeSpan.FromSeconds(8), $"{watch.Elapsed}");
-        await UntilAsync(async () => (await site.PageAsync("/places/devices")).Body!.TextContent.Contains("does not answer", StringComparison.Ordinal));
+        await UntilAsync(async () =>
+            (await site.PageAsync("/places/devices")).Body!.TextContent.Contains("does not answer", StringComparison.Ordinal)
+        );
     }
 
     static SimulatedReading Reading(int n) => new(new DateTimeOffset(2031, 5, 24, n, 0, 0, TimeSpan.Zero), 10 + n, 70, null);
@@ -117,7 +139,14 @@ public class BrokerTests
     public async Task A_device_that_cannot_be_is_said_and_stays_as_typed(string field, string value, string says)
     {
         await using var site = await Site.DemoAsync();
-        (string Name, string Value)[] sound = [("Form.Name", "Odd sensor"), ("Form.Place", "sill"), ("Form.Way", "mqtt"), ("Form.Due", "60"), ("Form.Topic", "home/x")];
+        (string Name, string Value)[] sound =
+        [
+            ("Form.Name", "Odd sensor"),
+            ("Form.Place", "sill"),
+            ("Form.Way", "mqtt"),
+            ("Form.Due", "60"),
+            ("Form.Topic", "home/x"),
+        ];
         var page = await site.PostAsync("/places/devices", [.. sound.Where(one => one.Name != field), (field, value)]);
         Assert.Contains(says, page.QuerySelector(".fault").Words());
         if (field != "Form.Name" && field != "Form.Place" && field != "Form.Way")
@@ -139,7 +168,13 @@ public class BrokerTests
     public async Task A_broker_s_password_is_kept_unreadable()
     {
         await using var site = await Site.DemoAsync();
-        await site.PostAsync("/places/devices?handler=Broker", ("Broker.Host", "127.0.0.1"), ("Broker.Port", "1"), ("Broker.User", "glass"), ("Broker.Password", "lantern-room-77"));
+        await site.PostAsync(
+            "/places/devices?handler=Broker",
+            ("Broker.Host", "127.0.0.1"),
+            ("Broker.Port", "1"),
+            ("Broker.User", "glass"),
+            ("Broker.Password", "lantern-room-77")
+        );
         var settings = site.Services.GetRequiredService<OutsideSettings>();
         var kept = (await settings.BrokerAsync())!;
         Assert.DoesNotContain("lantern", kept.Password);

@@ -12,13 +12,19 @@ public class ReadingsApiTests
     /// <summary>Adds a device over its page; its token is shown once.</summary>
     static async Task<string> TokenAsync(Site site, params (string Name, string Value)[] more)
     {
-        var page = await site.PostAsync("/places/devices", [("Form.Name", "Kitchen sensor"), ("Form.Place", "sill"), ("Form.Way", "http"), ("Form.Due", "30"), .. more]);
+        var page = await site.PostAsync(
+            "/places/devices",
+            [("Form.Name", "Kitchen sensor"), ("Form.Place", "sill"), ("Form.Way", "http"), ("Form.Due", "30"), .. more]
+        );
         return page.QuerySelector(".token code")!.TextContent;
     }
 
     static async Task<(HttpStatusCode Status, string Body)> SendAsync(Site site, string? token, string body)
     {
-        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/readings") { Content = new StringContent(body, Encoding.UTF8, "application/json") };
+        using var request = new HttpRequestMessage(HttpMethod.Post, "/api/readings")
+        {
+            Content = new StringContent(body, Encoding.UTF8, "application/json"),
+        };
         if (token is not null)
             request.Headers.Authorization = new AuthenticationHeaderValue("Bearer", token);
         using var answer = await site.Http.SendAsync(request);
@@ -33,7 +39,10 @@ public class ReadingsApiTests
         await using var site = await Site.DemoAsync();
         var token = await TokenAsync(site);
         Assert.Empty((await site.PageAsync("/places/devices")).QuerySelectorAll(".token"));
-        Assert.Equal((HttpStatusCode.OK, "{\"kept\":1,\"notBelieved\":[]}"), await SendAsync(site, token, """{"temperatureC": 3.25, "humidityPct": 61, "at": "2031-05-24T02:30:00Z"}"""));
+        Assert.Equal(
+            (HttpStatusCode.OK, "{\"kept\":1,\"notBelieved\":[]}"),
+            await SendAsync(site, token, """{"temperatureC": 3.25, "humidityPct": 61, "at": "2031-05-24T02:30:00Z"}""")
+        );
         Assert.Contains("sill,2031-05-24T03:30:00+01:00,3.25,61,,,kitchen-sensor,", await ReadingsAsync(site));
         Assert.Contains("3.3 °C", (await site.PageAsync("/places")).QuerySelector("table")!.TextContent);
         // The same again, and late, changes nothing.
@@ -103,7 +112,9 @@ public class ReadingsApiTests
         Assert.Equal(HttpStatusCode.Unauthorized, (await SendAsync(site, null, "14")).Status);
         Assert.Equal(HttpStatusCode.Unauthorized, (await SendAsync(site, "0123", "14")).Status);
         Assert.Equal(HttpStatusCode.RequestEntityTooLarge, (await SendAsync(site, token, "[" + new string(' ', 3_000_000) + "14]")).Status);
-        var code = (await site.PageAsync("/places/devices")).QuerySelector("[aria-label='Kitchen sensor'] input[name='Form.Code']")!.GetAttribute("value")!;
+        var code = (await site.PageAsync("/places/devices"))
+            .QuerySelector("[aria-label='Kitchen sensor'] input[name='Form.Code']")!
+            .GetAttribute("value")!;
         var anew = (await site.PostAsync("/places/devices?handler=Token", ("Form.Code", code))).QuerySelector(".token code")!.TextContent;
         Assert.Equal(HttpStatusCode.Unauthorized, (await SendAsync(site, token, "14")).Status);
         Assert.Equal(HttpStatusCode.OK, (await SendAsync(site, anew, "14")).Status);
@@ -115,7 +126,12 @@ public class ReadingsApiTests
     public async Task A_message_is_read_by_the_paths_that_were_set_and_fahrenheit_is_turned()
     {
         await using var site = await Site.DemoAsync();
-        var token = await TokenAsync(site, ("Form.Fahrenheit", "true"), ("Form.Temperature", "sensors[0].t"), ("Form.Humidity", "sensors[1].rh"));
+        var token = await TokenAsync(
+            site,
+            ("Form.Fahrenheit", "true"),
+            ("Form.Temperature", "sensors[0].t"),
+            ("Form.Humidity", "sensors[1].rh")
+        );
         var (status, _) = await SendAsync(site, token, """{"sensors": [{"t": 50}, {"rh": "44"}], "temperature": 999}""");
         Assert.Equal(HttpStatusCode.OK, status);
         Assert.Contains(",10,44,,,kitchen-sensor,", await ReadingsAsync(site));
@@ -136,7 +152,10 @@ public class ReadingsApiTests
             Assert.Equal(plant.Plant.Place != "sill", ReferenceEquals(plant, after.Find(plant.Plant.Tag)));
         // What says nothing new of any day changes nobody's assessment.
         await SendAsync(site, token, """{"temperatureC": 12.5, "at": "2031-05-24T02:30:00Z"}""");
-        Assert.All(after.Plants, plant => Assert.Same(plant, before.Day == after.Day ? glasshouse.TodayAsync().Result!.Find(plant.Plant.Tag) : plant));
+        Assert.All(
+            after.Plants,
+            plant => Assert.Same(plant, before.Day == after.Day ? glasshouse.TodayAsync().Result!.Find(plant.Plant.Tag) : plant)
+        );
     }
 
     static Device Sensor(params (string Measure, string Path)[] paths) =>
@@ -154,5 +173,14 @@ public class ReadingsApiTests
     [InlineData("1937536200000", 2031)]
     [InlineData("\"2031-05-25T10:30:00+02:00\"", 2031)]
     public void Times_are_seconds_milliseconds_or_written_out(string at, int year) =>
-        Assert.Equal(year, MessageReader.Read(Sensor(("temperature", "t"), ("at", "x.when")), """{"t": 3, "x": {"when": AT}}""".Replace("AT", at, StringComparison.Ordinal), DateTimeOffset.UnixEpoch).Reading!.At.Year);
+        Assert.Equal(
+            year,
+            MessageReader
+                .Read(
+                    Sensor(("temperature", "t"), ("at", "x.when")),
+                    """{"t": 3, "x": {"when": AT}}""".Replace("AT", at, StringComparison.Ordinal),
+                    DateTimeOffset.UnixEpoch
+                )
+                .Reading!.At.Year
+        );
 }

@@ -49,7 +49,10 @@ public sealed class ComingColdGuard : IGuard
         return new(
             Verdict.Hold,
             words,
-            string.Create(CultureInfo.InvariantCulture, $"after the cold, from {Dates.Short(after)} if nights then stay at {temper.FeedC:0.#} °C and more."),
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"after the cold, from {Dates.Short(after)} if nights then stay at {temper.FeedC:0.#} °C and more."
+            ),
             condition
         )
         {

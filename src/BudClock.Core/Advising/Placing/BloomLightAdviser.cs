@@ -39,7 +39,8 @@ public sealed class BloomLightAdviser : IAdviser
             now.Today,
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"It gets {light.Value.Dli:0.#} mol of light a day ({light.Value.Low:0.#} to {light.Value.High:0.#} by {light.Value.From}) and "
+                $"It gets {light.Value.Dli:0.#} mol of light a day ({light.Value.Low:0.#} to {light.Value.High:0.#} by "
+                    + $"{light.Value.From}) and "
                     + $"blooms from about {least:0.#}: closer to the glass, longer lamps or a brighter place, in steps of a week, up to "
                     + $"{now.Sheet.Light.Words()}."
             ),

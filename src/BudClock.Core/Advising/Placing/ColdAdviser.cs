@@ -59,7 +59,8 @@ public sealed class ColdAdviser : IAdviser
             Verdict.Look,
             Evening(now, perhaps),
             $"The night of {Dates.Short(perhaps.On)} is likely at {Degrees(perhaps.MinC!.Value)} but may fall to "
-                + $"{Degrees(perhaps.MinLowC!.Value)}; below {Degrees(now.Temper.DangerC)} it is in danger: bring it in, or look again tomorrow.",
+                + $"{Degrees(perhaps.MinLowC!.Value)}; below {Degrees(now.Temper.DangerC)} it is in danger: bring it "
+                + "in, or look again tomorrow.",
             new("forecast night, cold end", new(perhaps.MinLowC.Value), new(now.Temper.DangerC), "°C", true, perhaps.On)
         );
 

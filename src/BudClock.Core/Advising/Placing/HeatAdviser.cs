@@ -50,7 +50,8 @@ public sealed class HeatAdviser : IAdviser
             yield return Say(
                 Verdict.Look,
                 spell.On,
-                $"Days of {Degrees(spell.MaxC!.Value)} are forecast from {Dates.Short(spell.On)}; above {Degrees(limits.Find("hot-day")!.Value)} for "
+                $"Days of {Degrees(spell.MaxC!.Value)} are forecast from {Dates.Short(spell.On)}; above "
+                    + $"{Degrees(limits.Find("hot-day")!.Value)} for "
                     + $"days it suffers from heat: have shade and air ready.",
                 Limit("forecast day", spell.MaxC.Value, limits.Find("hot-day")!.Value, spell.On)
             );

@@ -38,9 +38,11 @@ public sealed class TakeOutAdviser : IAdviser
                 Verdict.Hold,
                 (lastCold?.On ?? now.Today).AddDays(1),
                 lastCold is { } cold
-                    ? $"A night of {Degrees(cold.MinLowC ?? cold.MinC!.Value)} is still to come at {outside.Place.Name}, on {Dates.Short(cold.On)}: it "
+                    ? $"A night of {Degrees(cold.MinLowC ?? cold.MinC!.Value)} is still to come at {outside.Place.Name}, on "
+                        + $"{Dates.Short(cold.On)}: it "
                         + $"stays in until nights there are {Degrees(least)} and more."
-                    : $"Nights at {outside.Place.Name} are down to {Degrees(measured!.Value)}: it stays in until they are {Degrees(least)} and more.",
+                    : $"Nights at {outside.Place.Name} are down to {Degrees(measured!.Value)}: it stays in until they are "
+                        + $"{Degrees(least)} and more.",
                 conditions
             );
         else if (measured is null || weather.Ahead.Count < KnownAhead)
@@ -67,7 +69,8 @@ public sealed class TakeOutAdviser : IAdviser
     {
         var light = now.Sheet.Light;
         var steps = light <= LightClass.Bright ? $"it stays in {light.Words()}" : $"then a step more sun each week, up to {light.Words()}";
-        return $"Nights at {outside.Place.Name} stay above {Degrees(least)}, measured and forecast: out again in steps, a week in shade and out of "
+        return $"Nights at {outside.Place.Name} stay above {Degrees(least)}, measured and forecast: out again in steps, a week in shade "
+            + $"and out of "
             + $"the wind, {steps}.";
     }
 
@@ -84,7 +87,8 @@ public sealed class TakeOutAdviser : IAdviser
     static DayAhead? Last(Weather weather, double least, DateOnly today) =>
         weather.Ahead.LastOrDefault(day => day.On >= today && (day.MinLowC ?? day.MinC) < least);
 
-    static Seen<double>? LateColdLastYear(Weather weather, double least) => weather.LastYear.Where(night => night.Value < least).MaxBy(night => night.On);
+    static Seen<double>? LateColdLastYear(Weather weather, double least) =>
+        weather.LastYear.Where(night => night.Value < least).MaxBy(night => night.On);
 
     static string Missing(Seen<double>? measured, PlaceWeather outside) =>
         (measured, outside.Weather.Ahead.Count) switch

@@ -52,7 +52,11 @@ public static class RepotVeto
             );
         return temper.CoolAhead is { MinC: { } cold } ahead
             ? new(
-                string.Create(CultureInfo.InvariantCulture, $"a night of {cold:0.#} °C is forecast for {Dates.Short(ahead.On)}"),
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"a night of {cold:0.#} °C is forecast for {Dates.Short(ahead.On)}, and the cold is over on "
+                        + $"{Dates.Short(temper.LastCool!.On.AddDays(1))}"
+                ),
                 new("forecast night", new(cold), new(limit), "°C", false, ahead.On)
             )
             : null;

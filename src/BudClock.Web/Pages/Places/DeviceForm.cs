@@ -69,7 +69,9 @@ public sealed class DeviceForm
                 DueMinutes = due,
                 Fahrenheit = Fahrenheit,
                 Topic = string.IsNullOrWhiteSpace(Topic) ? null : Topic.Trim(),
-                Paths = Typed.Where(path => !string.IsNullOrWhiteSpace(path.Path)).ToDictionary(path => path.Measure, path => path.Path!.Trim()),
+                Paths = Typed
+                    .Where(path => !string.IsNullOrWhiteSpace(path.Path))
+                    .ToDictionary(path => path.Measure, path => path.Path!.Trim()),
             },
             null
         );
@@ -81,8 +83,12 @@ public sealed class DeviceForm
         if (string.IsNullOrEmpty(topic))
             return null;
         var levels = topic.Split('/');
-        var bad = levels.Where((level, index) => (level.Contains('#') && (level != "#" || index < levels.Length - 1)) || (level.Contains('+') && level != "+"));
-        return topic.Length > LongestPath || bad.Any() ? $"\"{topic}\" is no topic: + stands for one whole level, # for all at the end, as in home/+/climate/#." : null;
+        var bad = levels.Where(
+            (level, index) => (level.Contains('#') && (level != "#" || index < levels.Length - 1)) || (level.Contains('+') && level != "+")
+        );
+        return topic.Length > LongestPath || bad.Any()
+            ? $"\"{topic}\" is no topic: + stands for one whole level, # for all at the end, as in home/+/climate/#."
+            : null;
     }
 
     static bool PathFault(string? path)

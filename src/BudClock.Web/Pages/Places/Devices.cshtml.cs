@@ -1,7 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Climate;
 using BudClock.Data;
-using BudClock.Web.Api;
 using BudClock.Web.Outside;
 using Microsoft.AspNetCore.Mvc;
 
@@ -82,7 +81,7 @@ public sealed class DevicesModel(
         var (device, fault) = Form.Read(Today);
         if (device is null)
             return await WrongAsync(fault!);
-        var token = Form.Code is null && device.Way == Device.Http ? ReadingsApi.NewToken() : default;
+        var token = Form.Code is null && device.Way == Device.Http ? DeviceToken.New() : default;
         return await SavedAsync(device, $"Device {device.Name}", Changes.Device(device, token.Hash), token.Token);
     }
 
@@ -91,7 +90,7 @@ public sealed class DevicesModel(
     {
         if (Today.Devices.FirstOrDefault(known => known.Code == Form.Code) is not { } device)
             return await WrongAsync("That device is not there any more.");
-        var (token, hash) = ReadingsApi.NewToken();
+        var (token, hash) = DeviceToken.New();
         return await SavedAsync(device, $"A new token for {device.Name}", Changes.Device(device, hash), token);
     }
 
@@ -114,7 +113,11 @@ public sealed class DevicesModel(
         var known = await settings.BrokerAsync();
         var password = string.IsNullOrEmpty(Broker.Password) ? known?.Password : settings.Seal(Broker.Password);
         var user = string.IsNullOrWhiteSpace(Broker.User) ? null : Broker.User.Trim();
-        var outcome = await logbook.WriteAsync(Act, "The broker", OutsideSettings.Keep(new BrokerSettings(host, port, user, user is null ? null : password)));
+        var outcome = await logbook.WriteAsync(
+            Act,
+            "The broker",
+            OutsideSettings.Keep(new BrokerSettings(host, port, user, user is null ? null : password))
+        );
         if (!outcome.Done)
             return await WrongAsync(outcome.Trouble!);
         settings.Tell();

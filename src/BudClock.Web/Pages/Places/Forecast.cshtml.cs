@@ -40,12 +40,8 @@ public sealed class ServiceTyped
 }
 
 /// <summary>Forecasts: from a service, and by hand.</summary>
-public sealed class ForecastModel(
-    TodaysGarden glasshouse,
-    Logbook logbook,
-    OutsideSettings settings,
-    ForecastWatcher watcher
-) : GardenPage(glasshouse)
+public sealed class ForecastModel(TodaysGarden glasshouse, Logbook logbook, OutsideSettings settings, ForecastWatcher watcher)
+    : GardenPage(glasshouse)
 {
     /// <summary>The place that days are written down for; null for the weather outside.</summary>
     [BindProperty(SupportsGet = true)]
@@ -67,7 +63,9 @@ public sealed class ForecastModel(
         get
         {
             var made = Today.Forecast.Where(day => day.Place is null).Max(day => day.Made);
-            var known = made is { } on ? $"The newest forecast of the weather outside is from {Dates.Near(on, Today.Day)}{(on < Today.Day ? ": it is old" : "")}." : "There is no forecast of the weather outside yet.";
+            var known = made is { } on
+                ? $"The newest forecast of the weather outside is from {Dates.Near(on, Today.Day)}{(on < Today.Day ? ": it is old" : "")}."
+                : "There is no forecast of the weather outside yet.";
             return watcher.Trouble is { } trouble ? $"{known} {trouble}" : known;
         }
     }
@@ -119,7 +117,10 @@ public sealed class ForecastModel(
             if (was.Min == day.Min?.Trim() && was.Max == day.Max?.Trim())
                 continue;
             if (!Read(day.Min, out var min) || !Read(day.Max, out var max))
-                return await WrongAsync($"{day.On:d MMM}: \"{day.Min}\" and \"{day.Max}\" are not both temperatures; write numbers such as {(Today.Garden.UsUnits ? "48 and 63" : "9 and 17")}.");
+                return await WrongAsync(
+                    $"{day.On:d MMM}: \"{day.Min}\" and \"{day.Max}\" are not both temperatures; write numbers such as "
+                        + $"{(Today.Garden.UsUnits ? "48 and 63" : "9 and 17")}."
+                );
             if (min > max)
                 return await WrongAsync($"{day.On:d MMM}: the lowest is above the highest.");
             days.Add(new(At, day.On, min, max) { Made = Today.Day });
@@ -145,7 +146,12 @@ public sealed class ForecastModel(
     public async Task<IActionResult> OnPostServiceAsync()
     {
         var address = Service.Address?.Trim() ?? "";
-        if (address.Length > 0 && !(Uri.TryCreate(address.Replace('{', 'x').Replace('}', 'x'), UriKind.Absolute, out var uri) && uri.Scheme is "http" or "https"))
+        if (
+            address.Length > 0
+            && !(
+                Uri.TryCreate(address.Replace('{', 'x').Replace('}', 'x'), UriKind.Absolute, out var uri) && uri.Scheme is "http" or "https"
+            )
+        )
             return await WrongAsync($"\"{address}\" is no address; it begins with http:// or https://.", service: true);
         var fresh = new ForecastSettings(address);
         fresh = fresh with

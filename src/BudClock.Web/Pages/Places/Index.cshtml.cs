@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Places;
 
 /// <summary>The places in walking order: how each does, add, move and take away.</summary>
-public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, ThinningDesk thinning) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, ThinningDesk thinning, Clock clock) : GardenPage(glasshouse)
 {
     [BindProperty]
     public string? Code { get; set; }
@@ -15,6 +15,12 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, Thinnin
 
     [BindProperty]
     public string? Setting { get; set; }
+
+    /// <summary>Last night's lowest by place, as it is typed.</summary>
+    [BindProperty]
+    public Dictionary<string, string?> Nights { get; set; } = [];
+
+    public Unit DegreeUnit => Unit.Default(Dimension.Temperature, Today.Garden.UsUnits)!;
 
     /// <summary>What was wrong with the last form.</summary>
     public string? Fault { get; private set; }
@@ -32,6 +38,29 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, Thinnin
     public string LightOf(Place place) => PlaceLight.Of(place, Today.Weather.At(place.Code), Today.Day, Today.Garden).Words;
 
     public async Task OnGetAsync() => Old = await thinning.OldAsync(Today);
+
+    /// <summary>Writes down last night's lowest at each place where one was typed.</summary>
+    public async Task<IActionResult> OnPostNightsAsync()
+    {
+        var readings = new List<ClimateReading>();
+        foreach (var (code, night) in Nights.Where(one => !string.IsNullOrWhiteSpace(one.Value)))
+        {
+            if (Today.PlaceAt(code) is not { } place)
+                return await WrongAsync("That place is not there any more.");
+            var form = new ReadingForm
+            {
+                On = Today.Day.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture),
+                Night = night,
+            };
+            var (read, fault) = form.Read(place, Today.Garden, clock.GetUtcNow(), Today.Day);
+            if (read.Count == 0)
+                return await WrongAsync($"{place.Name}: {fault}");
+            readings.AddRange(read);
+        }
+        return readings.Count == 0
+            ? await WrongAsync("Write down the night of at least one place.")
+            : await SavedAsync($"The night at {readings.Count} places", Changes.Readings(readings));
+    }
 
     /// <summary>Adds a place.</summary>
     public async Task<IActionResult> OnPostAsync()
@@ -58,7 +87,9 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, Thinnin
             return await WrongAsync("That place is not there any more.");
         var here = Today.Plants.Where(a => a.Plant.Place == place.Code && !a.Gone).Select(a => a.Plant.Tag).ToList();
         if (here.Count > 0)
-            return await WrongAsync($"{string.Join(", ", here.Take(5))}{(here.Count > 5 ? " and others" : "")} stand there. Move them first.");
+            return await WrongAsync(
+                $"{string.Join(", ", here.Take(5))}{(here.Count > 5 ? " and others" : "")} stand there. Move them first."
+            );
         if (Today.Devices.FirstOrDefault(device => device.Place == place.Code) is { } device)
             return await WrongAsync($"{device.Name} hangs there. Hang it elsewhere first, under Devices.");
         return await SavedAsync($"Place {place.Name} taken away", Changes.WithoutPlace(place.Code));

@@ -17,8 +17,14 @@ public sealed record SuffersHere(Assessment Plant, IReadOnlyList<FitOf> From);
 public sealed record PlaceRow(string When, double? Night, double? Mean, double? Max, double? Humidity, double? Light, double DayHours);
 
 /// <summary>One place: its year or its week, who suffers there, what is ahead, and what it is like.</summary>
-public sealed class PlaceModel(TodaysGarden glasshouse, PlaceBook book, GardenStore store, ReadingIntake intake, Logbook logbook, Clock clock)
-    : GardenPage(glasshouse)
+public sealed class PlaceModel(
+    TodaysGarden glasshouse,
+    PlaceBook book,
+    GardenStore store,
+    ReadingIntake intake,
+    Logbook logbook,
+    Clock clock
+) : GardenPage(glasshouse)
 {
     const double Width = 900;
     const double PhoneWidth = 420;
@@ -86,12 +92,19 @@ public sealed class PlaceModel(TodaysGarden glasshouse, PlaceBook book, GardenSt
     PlaceChart Draw(GardenDays days, IReadOnlyList<ClimateReading> lately, double width) =>
         Span == "week"
             ? PlaceChart.OfHours(days, lately, Record, Ahead, Today.Day.AddDays(-WeekDays + 1), Today.Day, Limits(), width)
-            : PlaceChart.OfDays(days, Record, Ahead, Today.Day.AddDays(Span == "quarter" ? -QuarterDays : -YearDays), Today.Day, Limits(), width);
+            : PlaceChart.OfDays(
+                days,
+                Record,
+                Ahead,
+                Today.Day.AddDays(Span == "quarter" ? -QuarterDays : -YearDays),
+                Today.Day,
+                Limits(),
+                width
+            );
 
     /// <summary>Its light was measured in another season.</summary>
-    public bool LightTask => LightSeen is { } seen && seen < Today.Day.AddDays(-SeasonDays);
+    public bool LightTask => LightSeen is { } seen && seen <= Today.Day.AddDays(-PlaceLight.SeasonDays);
 
-    const int SeasonDays = 91;
     const double WarmthC = 10;
 
     /// <summary>The mean vapour pressure deficit of two weeks, kPa.</summary>
@@ -99,7 +112,9 @@ public sealed class PlaceModel(TodaysGarden glasshouse, PlaceBook book, GardenSt
 
     /// <summary>How long tonight stays dark, where lamps burn at known hours.</summary>
     public double? DarkHours =>
-        Place is { LampHours: { } hours, LampsFrom: { } from } ? Darkness.UnbrokenHours(Today.Weather.Calendar, Today.Day, [(from, hours)]) : null;
+        Place is { LampHours: { } hours, LampsFrom: { } from }
+            ? Darkness.UnbrokenHours(Today.Weather.Calendar, Today.Day, [(from, hours)])
+            : null;
 
     /// <summary>Degree-days above 10 °C since the year began, and the days without a reading.</summary>
     public (double DegreeDays, int Unknown) Warmth => Record.DegreeDays(WarmthC, new(Today.Day.Year, 1, 1), Today.Day);
@@ -115,10 +130,18 @@ public sealed class PlaceModel(TodaysGarden glasshouse, PlaceBook book, GardenSt
             0.5 => "follow the weather outside by half",
             _ => "follow the weather outside by a quarter",
         };
-        FormattableString words = learned.Follows
-            ? (FormattableString)$"{what} here {follows}: a forecast of {TypicalC:0} °C outside comes to {likely:0.0} °C here ({low:0.0} to {high:0.0} °C), learned from {learned.Outcomes}."
-            : $"{what} here keep to themselves, at about {learned.OffsetC:0.0} °C ({low:0.0} to {high:0.0} °C), whatever the weather: heated or lit.";
-        return words.ToString(CultureInfo.InvariantCulture).Replace("(-", "(−", StringComparison.Ordinal).Replace("to -", "to −", StringComparison.Ordinal);
+        var words = learned.Follows
+            ? string.Create(
+                CultureInfo.InvariantCulture,
+                $"{what} here {follows}: a forecast of {TypicalC:0} °C outside comes to {likely:0.0} °C here ({low:0.0} to {high:0.0} °C), "
+                    + $"learned from {learned.Outcomes}."
+            )
+            : string.Create(
+                CultureInfo.InvariantCulture,
+                $"{what} here keep to themselves, at about {learned.OffsetC:0.0} °C ({low:0.0} to {high:0.0} °C), whatever the weather: "
+                    + "heated or lit."
+            );
+        return words.Replace("(-", "(−", StringComparison.Ordinal).Replace("to -", "to −", StringComparison.Ordinal);
     }
 
     /// <summary>A forecast to show by what a place makes of it.</summary>
@@ -127,7 +150,10 @@ public sealed class PlaceModel(TodaysGarden glasshouse, PlaceBook book, GardenSt
     /// <summary>The chart as rows of a table: by day for a week, else by month.</summary>
     public IEnumerable<PlaceRow> Numbers() =>
         Span == "week"
-            ? Enumerable.Range(0, WeekDays).Select(back => Today.Day.AddDays(-back)).Select(day => Row(day.ToString("ddd d MMM", CultureInfo.InvariantCulture), day, day))
+            ? Enumerable
+                .Range(0, WeekDays)
+                .Select(back => Today.Day.AddDays(-back))
+                .Select(day => Row(day.ToString("ddd d MMM", CultureInfo.InvariantCulture), day, day))
             : Enumerable
                 .Range(0, Span == "quarter" ? 4 : 13)
                 .Select(back => new DateOnly(Today.Day.Year, Today.Day.Month, 1).AddMonths(-back))
@@ -172,12 +198,18 @@ public sealed class PlaceModel(TodaysGarden glasshouse, PlaceBook book, GardenSt
     }
 
     IEnumerable<IGrouping<double, Assessment>> Group(Func<Assessment, double?> of) =>
-        Here().Select(plant => (plant, Limit: of(plant))).Where(one => one.Limit is not null).GroupBy(one => one.Limit!.Value, one => one.plant);
+        Here()
+            .Select(plant => (plant, Limit: of(plant)))
+            .Where(one => one.Limit is not null)
+            .GroupBy(one => one.Limit!.Value, one => one.plant);
 
     static string Named(IGrouping<double, Assessment> limit, string words)
     {
         var tags = limit.Select(plant => plant.Plant.Tag).ToList();
-        return string.Create(CultureInfo.InvariantCulture, $"{limit.Key:0.#} °C: {words}{string.Join(", ", tags.Take(2))}{(tags.Count > 2 ? $" and {tags.Count - 2} more" : "")}");
+        return string.Create(
+            CultureInfo.InvariantCulture,
+            $"{limit.Key:0.#} °C: {words}{string.Join(", ", tags.Take(2))}{(tags.Count > 2 ? $" and {tags.Count - 2} more" : "")}"
+        );
     }
 
     /// <summary>Keeps what the place is like.</summary>

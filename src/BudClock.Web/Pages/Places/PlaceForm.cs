@@ -94,7 +94,12 @@ public sealed class PlaceForm
     }
 
     IEnumerable<(string What, string? Chosen, IReadOnlyList<string> Known)> Choices =>
-        [("the setting", Setting, Place.Settings), ("the window", Window, Place.Windows), ("the light", Light, Place.Lights), ("the cover", Cover, Place.Covers)];
+        [
+            ("the setting", Setting, Place.Settings),
+            ("the window", Window, Place.Windows),
+            ("the light", Light, Place.Lights),
+            ("the cover", Cover, Place.Covers),
+        ];
 
     /// <summary>What is wrong with a place's name; null for nothing.</summary>
     public static string? NameFault(string name, string? code, GardenDay today) =>
@@ -145,7 +150,11 @@ public sealed class ReadingForm
     /// <summary>The readings at the hours that they stand for, none of them later than now; or what is wrong.</summary>
     public (IReadOnlyList<ClimateReading> Readings, string? Fault) Read(Place place, Garden garden, DateTimeOffset now, DateOnly today)
     {
-        if (!DateOnly.TryParseExact(On, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var on) || on > today || on.Year < 2000)
+        if (
+            !DateOnly.TryParseExact(On, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var on)
+            || on > today
+            || on.Year < 2000
+        )
             return ([], "Choose the day of the reading; it cannot be still to come.");
         var unit = Unit.Default(Dimension.Temperature, garden.UsUnits)!;
         var readings = new List<ClimateReading>();

@@ -143,7 +143,8 @@ public sealed class ReadingsFileModel(
         if (!outcome.Done)
             return Wrong(outcome.Trouble!);
         intake.Forget(device.Code);
-        TempData["Said"] = $"{readings.Count:N0} readings of {device.Name} taken in{(Doubted > 0 ? $", {Doubted} of them not believed" : "")}.";
+        TempData["Said"] =
+            $"{readings.Count:N0} readings of {device.Name} taken in{(Doubted > 0 ? $", {Doubted} of them not believed" : "")}.";
         TempData["Undo"] = true;
         return Redirect($"/places/{Uri.EscapeDataString(device.Place)}");
     }
