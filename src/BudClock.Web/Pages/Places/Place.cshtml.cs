@@ -139,7 +139,7 @@ public sealed class PlaceModel(
             : string.Create(
                 CultureInfo.InvariantCulture,
                 $"{what} here keep to themselves, at about {learned.OffsetC:0.0} °C ({low:0.0} to {high:0.0} °C), whatever the weather: "
-                    + "heated or lit."
+                    + $"heated or lit."
             );
         return words.Replace("(-", "(−", StringComparison.Ordinal).Replace("to -", "to −", StringComparison.Ordinal);
     }
