@@ -29,12 +29,12 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
     /// all cores.
     /// </param>
     /// <param name="entriesOf">Only the entries of these plants, by key; all by default.</param>
-    /// <param name="plants">False for the garden, its places, devices and forecasts alone.</param>
+    /// <param name="places">Told of the garden, its places and forecasts as soon as they are read, while the plants still are.</param>
     public async Task<GardenRecord?> ReadAsync(
         DateTimeOffset? readingsSince = null,
         bool acts = true,
         IReadOnlyCollection<int>? entriesOf = null,
-        bool plants = true
+        Action<GardenRecord>? places = null
     )
     {
         await using var db = await databases.CreateDbContextAsync();
@@ -49,11 +49,17 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
             : new EntryReader(db, unread).ReadAsync(entriesOf);
         if (acts || entriesOf is not null)
             await reading;
-        var places = await Rows.ReadAsync(db, db.Places.AsNoTracking().OrderBy(p => p.Position), unread);
-        var codes = places.ToDictionary(p => p.Id, p => p.Code);
-        if (!plants)
-            return new(garden.ToGarden(), [.. places.Select(p => p.ToPlace())], [], [], await ForecastAsync(db, codes, unread));
-        var rows = await Rows.ReadAsync(db, db.Plants.AsNoTracking().OrderBy(p => p.Tag), unread);
+        var rows = await Rows.ReadAsync(db, db.Places.AsNoTracking().OrderBy(p => p.Position), unread);
+        var codes = rows.ToDictionary(p => p.Id, p => p.Code);
+        var around = new GardenRecord(
+            garden.ToGarden(),
+            [.. rows.Select(p => p.ToPlace())],
+            [],
+            [],
+            await ForecastAsync(db, codes, unread)
+        );
+        places?.Invoke(around);
+        var plants = await Rows.ReadAsync(db, db.Plants.AsNoTracking().OrderBy(p => p.Tag), unread);
         var organs = (await Rows.ReadAsync(db, db.Organs.AsNoTracking(), unread)).ToLookup(o => o.PlantId);
         var forecasts = (await Rows.ReadAsync(db, db.ForecastsKept.AsNoTracking(), unread)).ToLookup(f => f.PlantId);
         var since = readingsSince?.UtcTicks ?? 0;
@@ -64,14 +70,10 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         var sheets = await Rows.ReadAsync(db, db.SheetChanges.AsNoTracking().OrderBy(c => c.Id), unread);
         var shelf = await ShelfRows.ReadAsync(db, unread);
         var entries = await reading;
-        return new(
-            garden.ToGarden(),
-            [.. places.Select(p => p.ToPlace())],
-            [.. rows.Select(p => p.ToPlant(Code(p, codes), organs[p.Id], forecasts[p.Id], entries.GetValueOrDefault(p.Id) ?? []))],
-            readings,
-            await ForecastAsync(db, codes, unread)
-        )
+        return around with
         {
+            Plants = [.. plants.Select(p => p.ToPlant(Code(p, codes), organs[p.Id], forecasts[p.Id], entries.GetValueOrDefault(p.Id) ?? []))],
+            Readings = readings,
             Devices = [.. devices.Select(d => d.ToDevice())],
             Vessels = [.. vessels.Select(v => new Vessel(v.Code, v.Name, v.Kind, v.Place))],
             Shelf = shelf,

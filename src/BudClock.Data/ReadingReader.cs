@@ -16,17 +16,21 @@ static class ReadingReader
         int? place = null
     )
     {
-        await using var command = Rows.Command(
-            db,
-            "SELECT PlaceId, At, TemperatureC, HumidityPct, Lux, Ppfd, Device, Doubt, Hours, MinC, MaxC FROM Readings WHERE "
-                + (place is null ? "" : $"PlaceId = {place} AND ")
-                + $"At >= {from} AND At < {to} AND Struck = 0 ORDER BY PlaceId, At, Device"
-        );
-        await using var rows = await command.ExecuteReaderAsync();
         var readings = new List<ClimateReading>();
-        while (rows.Read())
-            if (codes.TryGetValue(rows.GetInt32(0), out var code) && Read(rows, code) is { } reading)
-                readings.Add(reading);
+        // Place by place, so that the index leads to the span and nothing else is looked at.
+        foreach (var (key, code) in codes.Where(one => place is null || one.Key == place).OrderBy(one => one.Key))
+        {
+            await using var command = Rows.Command(
+                db,
+                "SELECT At, TemperatureC, HumidityPct, Device, COALESCE(Lux, Ppfd, Doubt, Hours) IS NOT NULL, "
+                    + "Lux, Ppfd, Doubt, Hours, MinC, MaxC FROM Readings "
+                    + $"WHERE PlaceId = {key} AND At >= {from} AND At < {to} AND Struck = 0 ORDER BY At, Device"
+            );
+            await using var rows = await command.ExecuteReaderAsync();
+            while (rows.Read())
+                if (Read(rows, code) is { } reading)
+                    readings.Add(reading);
+        }
         return readings;
     }
 
@@ -35,16 +39,22 @@ static class ReadingReader
     {
         try
         {
-            return new(place, new(row.GetInt64(1), TimeSpan.Zero), Number(row, 2), Number(row, 3))
+            var reading = new ClimateReading(place, new(row.GetInt64(0), TimeSpan.Zero), Number(row, 1), Number(row, 2))
             {
-                Lux = Number(row, 4),
-                Ppfd = Number(row, 5),
-                Device = row.GetString(6) is { Length: > 0 } device ? device : null,
-                Doubt = row.IsDBNull(7) ? null : row.GetString(7),
-                Hours = Number(row, 8),
-                MinC = Number(row, 9),
-                MaxC = Number(row, 10),
+                Device = row.GetString(3) is { Length: > 0 } device ? device : null,
             };
+            // Most have no more than that, and each column asked for costs a call.
+            return row.GetInt64(4) == 0
+                ? reading
+                : reading with
+                {
+                    Lux = Number(row, 5),
+                    Ppfd = Number(row, 6),
+                    Doubt = row.IsDBNull(7) ? null : row.GetString(7),
+                    Hours = Number(row, 8),
+                    MinC = Number(row, 9),
+                    MaxC = Number(row, 10),
+                };
         }
         catch (Exception fault) when (Rows.IsBadValue(fault))
         {

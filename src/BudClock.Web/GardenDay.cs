@@ -156,17 +156,27 @@ public sealed class GardenDay
     /// <summary>The same garden in other weather; plants at places whose weather is as it was keep their assessment.</summary>
     public GardenDay In(PlaceWeathers weather, IReadOnlyList<ForecastDay> forecast)
     {
+        var others = Places.Select(place => place.Code).Where(code => !around.Weather.At(code).Same(weather.At(code))).ToHashSet();
         var next = new GardenDay(this, around.In(weather, Plants.Select(a => a.Plant)), byTag) { names = names, Forecast = forecast };
-        var changed = Plants.Where(a => !InSameWeather(around.Of(a.Plant), next.around.Of(a.Plant))).Select(a => next.Assessed(a.Plant));
-        var all = changed.Select(a => KeyValuePair.Create(a.Plant.Tag, a)).ToList();
-        return all.Count == 0 ? next : new GardenDay(next, next.around, byTag.SetItems(all)) { names = names, Forecast = forecast };
+        var changed = Plants.Where(InOther).Select(a => next.Assessed(a.Plant)).Select(a => KeyValuePair.Create(a.Plant.Tag, a)).ToList();
+        return changed.Count == 0
+            ? next
+            : new GardenDay(next, next.around, byTag.SetItems(changed)) { names = names, Forecast = forecast };
+
+        bool InOther(Assessment a) =>
+            (a.Plant.Place is { } here && others.Contains(here))
+            || (a.Situation.Around.CameFrom is { } outside && others.Contains(outside.Place.Code));
     }
 
-    /// <summary>Only the weather may differ between the two.</summary>
-    static bool InSameWeather(Surroundings before, Surroundings now) =>
-        before.Weather.Same(now.Weather)
-        && (before.CameFrom is null) == (now.CameFrom is null)
-        && (before.CameFrom is null || before.CameFrom.Weather.Same(now.CameFrom!.Weather));
+    /// <summary>Plants that have to come in before the same cold, place by place.</summary>
+    public IReadOnlyList<BringIn> BringIns => bringIns ??= BringIn.Of(Places, Plants, Weather);
+
+    IReadOnlyList<BringIn>? bringIns;
+
+    /// <summary>The next days at each place, and what is at stake there.</summary>
+    public IReadOnlyList<PlaceOutlook> Outlooks => outlooks ??= PlaceOutlook.Of(Plants, Weather, Day);
+
+    IReadOnlyList<PlaceOutlook>? outlooks;
 
     /// <summary>The garden with some plants as they are after a change; what shares their water is assessed anew with them.</summary>
     public GardenDay With(IReadOnlyList<Assessment> changed)

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using BudClock.Core.Climate;
 using BudClock.Core.Evidence;
 using BudClock.Data;
@@ -73,8 +74,22 @@ public sealed class PlaceBook(GardenStore store)
         var records = new Dictionary<string, PlaceRecord>();
         foreach (var place in record.Places)
             records[place.Code] = await RecordAsync(days, place.Code, From(place, today), today.AddDays(1));
-        return new(days, record.Places, today, code => (records[code], PlaceAhead.Read(code, today, records[code], record.Forecast)));
+        return new(days, record.Places, today, code => (records[code], AheadOf(code, today, records[code], record.Forecast)));
     }
+
+    /// <summary>What is ahead for a place is learned anew only where its record, the forecast or the day is another.</summary>
+    PlaceAhead AheadOf(string place, DateOnly today, PlaceRecord record, IReadOnlyList<ForecastDay> forecast)
+    {
+        if (learned.TryGetValue(place, out var known) && known.Day == today && known.Record == record && known.Forecast == forecast)
+            return known.Ahead;
+        var ahead = PlaceAhead.Read(place, today, record, forecast);
+        learned[place] = new(today, record, forecast, ahead);
+        return ahead;
+    }
+
+    readonly ConcurrentDictionary<string, Learned> learned = new(StringComparer.OrdinalIgnoreCase);
+
+    sealed record Learned(DateOnly Day, PlaceRecord Record, IReadOnlyList<ForecastDay> Forecast, PlaceAhead Ahead);
 
     /// <summary>A place's record from one day to another, both counted.</summary>
     public async Task<PlaceRecord> RecordAsync(GardenDays days, string place, DateOnly from, DateOnly to)

@@ -116,6 +116,7 @@ public static class Server
     {
         services.AddSingleton<OutsideSettings>();
         services.AddSingleton<ReadingIntake>();
+        services.AddSingleton<DeviceDoor>();
         services.AddSingleton<ThinningDesk>();
         services.AddSingleton<MqttListener>();
         services.AddHostedService(all => all.GetRequiredService<MqttListener>());
@@ -125,9 +126,9 @@ public static class Server
             .AddHttpClient(ForecastWatcher.Client, client => client.MaxResponseContentBufferSize = 1024 * 1024)
             .AddStandardResilienceHandler(resilience =>
             {
-                resilience.AttemptTimeout.Timeout = TimeSpan.FromSeconds(5);
-                resilience.TotalRequestTimeout.Timeout = TimeSpan.FromSeconds(20);
-                resilience.Retry.MaxRetryAttempts = 2;
+                resilience.AttemptTimeout.Timeout = TimeSpan.FromSeconds(4);
+                resilience.TotalRequestTimeout.Timeout = TimeSpan.FromSeconds(12);
+                resilience.Retry.MaxRetryAttempts = 1;
                 resilience.CircuitBreaker.SamplingDuration = TimeSpan.FromSeconds(30);
             });
     }

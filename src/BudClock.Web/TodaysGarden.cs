@@ -23,6 +23,11 @@ public sealed class TodaysGarden(GardenStore store, PlaceBook places, Clock cloc
         forecastChanged,
         forecastTaken;
 
+    int gardenChanged;
+
+    /// <summary>Counted up by each change of more than plants and weather: whoever keeps something of places or devices looks again.</summary>
+    public int GardenChanged => Volatile.Read(ref gardenChanged);
+
     bool OtherWeather => Volatile.Read(ref weatherChanged) != Volatile.Read(ref weatherTaken);
 
     /// <summary>The garden today; null before it has been set up.</summary>
@@ -50,30 +55,22 @@ public sealed class TodaysGarden(GardenStore store, PlaceBook places, Clock cloc
         {
             var before = Volatile.Read(ref forgotten);
             var (weather, said) = (Volatile.Read(ref weatherChanged), Volatile.Read(ref forecastChanged));
-            var around = Task.Run(AroundAsync);
-            if (await store.ReadAsync(readingsSince: DateTimeOffset.MaxValue, acts: false) is not { } record)
+            Task<PlaceWeathers>? around = null;
+            var record = await store.ReadAsync(readingsSince: DateTimeOffset.MaxValue, acts: false, places: Begin);
+            if (record is null)
                 return today = null;
             var day = clock.Today(record.Garden);
-            var read = new GardenDay(record, day, await WeathersAsync(record, day, await around));
+            var read = new GardenDay(record, day, await around!);
             if (before != Volatile.Read(ref forgotten))
                 continue;
             (today, forecastTaken) = (read, said);
             Volatile.Write(ref weatherTaken, weather);
             return read;
+
+            // The weather is read beside the journals, which are most of it.
+            void Begin(GardenRecord known) => around = Task.Run(() => places.WeathersAsync(known, clock.Today(known.Garden)));
         }
     }
-
-    /// <summary>What is needed of the places, read beside the journals, which are most of it.</summary>
-    async Task<PlaceWeathers?> AroundAsync() =>
-        await store.ReadAsync(readingsSince: DateTimeOffset.MaxValue, acts: false, entriesOf: [], plants: false) is { } known
-            ? await places.WeathersAsync(known, clock.Today(known.Garden))
-            : null;
-
-    /// <summary>The weather that was read, unless the garden it was read for is another by now.</summary>
-    async Task<PlaceWeathers> WeathersAsync(GardenRecord record, DateOnly day, PlaceWeathers? read = null) =>
-        read is not null && read.Calendar.Garden == record.Garden && read.All.Select(one => one.Place).SequenceEqual(record.Places)
-            ? read
-            : await places.WeathersAsync(record, day);
 
     /// <summary>The same garden in the weather as it is by now; who asks meanwhile waits for it.</summary>
     async Task<GardenDay> InWeatherAsync(GardenDay kept)
@@ -108,6 +105,8 @@ public sealed class TodaysGarden(GardenStore store, PlaceBook places, Clock cloc
     public async Task TakeInAsync(WrittenAct written, IReadOnlyList<Assessment>? assessed)
     {
         Interlocked.Increment(ref forgotten);
+        if (written.Wide)
+            Interlocked.Increment(ref gardenChanged);
         if (written.Weather is { } spans)
             await MeasuredAsync(spans);
         if (today is not { } kept)
@@ -182,6 +181,7 @@ public sealed class TodaysGarden(GardenStore store, PlaceBook places, Clock cloc
     public void Forget()
     {
         Interlocked.Increment(ref forgotten);
+        Interlocked.Increment(ref gardenChanged);
         places.Drop([]);
         today = null;
     }

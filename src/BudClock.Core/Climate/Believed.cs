@@ -30,25 +30,36 @@ public static class Believed
     /// The readings that are believed, in the order of time, each once. Left out are those marked as doubted, and spikes: one reading
     /// of a device that jumps away from both its neighbours.
     /// </summary>
-    public static IEnumerable<ClimateReading> Only(IEnumerable<ClimateReading> readings)
+    public static IReadOnlyList<ClimateReading> Only(IEnumerable<ClimateReading> readings)
     {
         var sound = readings.Where(reading => reading.Doubt is null).ToArray();
-        Array.Sort(sound, Compare);
-        // One device alone, which is the usual case, needs no sorting apart.
-        var devices = sound.Select(reading => reading.Device).Distinct().Take(2).Count();
-        var spikes = devices < 2 ? Spikes(sound) : [.. sound.GroupBy(reading => reading.Device).SelectMany(of => Spikes([.. of]))];
-        for (var i = 0; i < sound.Length; i++)
-            if ((i == 0 || sound[i] != sound[i - 1]) && (spikes.Count == 0 || !spikes.Contains(sound[i])))
-                yield return sound[i];
+        // Most come as they were taken, by one device: then nothing has to be sorted, or told apart.
+        if (!InOrder(sound))
+            Array.Sort(sound, Compare);
+        HashSet<ClimateReading>? spikes = null;
+        if (Array.Exists(sound, reading => reading.Device != sound[0].Device))
+            foreach (var device in sound.GroupBy(reading => reading.Device))
+                Spikes([.. device], ref spikes);
+        else
+            Spikes(sound, ref spikes);
+        return [.. sound.Where((reading, i) => !(i > 0 && Same(reading, sound[i - 1])) && spikes?.Contains(reading) != true)];
     }
 
-    static HashSet<ClimateReading> Spikes(ClimateReading[] sorted)
+    static bool InOrder(ClimateReading[] readings)
     {
-        HashSet<ClimateReading> spikes = [];
+        for (var i = 1; i < readings.Length; i++)
+            if (readings[i - 1].At >= readings[i].At)
+                return false;
+        return true;
+    }
+
+    static bool Same(ClimateReading one, ClimateReading other) => one.At == other.At && one == other;
+
+    static void Spikes(ClimateReading[] sorted, ref HashSet<ClimateReading>? spikes)
+    {
         for (var i = 1; i < sorted.Length - 1; i++)
             if (Jumps(sorted[i], sorted[i - 1]) is { } before && Jumps(sorted[i], sorted[i + 1]) is { } after && before == after)
-                spikes.Add(sorted[i]);
-        return spikes;
+                (spikes ??= []).Add(sorted[i]);
     }
 
     /// <summary>1 for up, −1 for down; null for no jump.</summary>

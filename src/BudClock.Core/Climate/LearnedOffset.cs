@@ -29,6 +29,9 @@ public sealed record LearnedOffset(double Share, double OffsetC, int Outcomes, O
 
     const int OwnDays = 14;
 
+    /// <summary>Outcomes from one learning to the next, where it is tried how it would have done.</summary>
+    const int Relearned = 7;
+
     /// <summary>The share that a range is to miss.</summary>
     const double Missing = 0.2;
 
@@ -88,14 +91,19 @@ public sealed record LearnedOffset(double Share, double OffsetC, int Outcomes, O
         return (errors[below - 1], errors[^below]);
     }
 
-    /// <summary>The error of each night as it would have been said the day before, from what was known by then, and its range.</summary>
+    /// <summary>
+    /// The error of each night as it would have been said from what was known by then, and its range; learned anew each week, as the
+    /// season moves no faster.
+    /// </summary>
     static (List<Backtest> Told, double Missing) Errors(List<ForecastOutcome> near)
     {
         var (told, missing) = (new List<Backtest>(), Missing);
         var errors = new List<double>();
-        for (var i = Math.Min(Least - 1, near.Count - 1); i < near.Count; i++)
+        var (first, model) = (Least - 1, Model.Of(near[..(Least - 1)]));
+        for (var i = first; i < near.Count; i++)
         {
-            var model = Model.Of(near[Math.Max(0, i - Window)..i]);
+            if ((i - first) % Relearned == 0)
+                model = Model.Of(near[Math.Max(0, i - Window)..i]);
             var error = near[i].MeasuredC - model.Says(near[i].ForecastC);
             var (low, high) = errors.Count >= Least ? Spread([.. errors.TakeLast(Window)], missing) : (double.NaN, double.NaN);
             told.Add(new(near[i].On, error, near[i].MeasuredC - near[i].ForecastC, low, high));
@@ -109,7 +117,7 @@ public sealed record LearnedOffset(double Share, double OffsetC, int Outcomes, O
     /// <summary>One of the ways, whichever was nearest.</summary>
     sealed record Model(double Share, double Value)
     {
-        static readonly double[] Shares = [1, 0.75, 0.5, 0.25];
+        static readonly double[] Shares = [0.75, 0.5, 0.25];
 
         /// <summary>To follow wholly is the plainest way; another has to be nearer by this share.</summary>
         const double Nearer = 0.93;
@@ -118,19 +126,43 @@ public sealed record LearnedOffset(double Share, double OffsetC, int Outcomes, O
 
         public static Model Of(List<ForecastOutcome> near)
         {
-            var own = Median(near.TakeLast(OwnDays).Select(o => o.MeasuredC));
-            var ways = Shares
-                .Select(share => new Model(share, Median(near.Select(o => o.MeasuredC - (share * o.ForecastC)))))
-                .Append(new(0, own));
-            var tried = ways.Select(way => (Way: way, Off: near.Sum(o => Math.Abs(o.MeasuredC - way.Says(o.ForecastC))))).ToList();
-            var best = tried.MinBy(way => way.Off);
-            return best.Off < tried[0].Off * Nearer ? best.Way : tried[0].Way;
+            var whole = Following(near, 1);
+            var (best, least) = (whole, Off(near, whole));
+            var enough = least * Nearer;
+            foreach (var share in Shares)
+                Try(Following(near, share));
+            var own = near.TakeLast(OwnDays).Select(outcome => outcome.MeasuredC).ToArray();
+            Try(new(0, Median(own)));
+            return least < enough ? best : whole;
+
+            void Try(Model way)
+            {
+                var off = Off(near, way);
+                if (off < least)
+                    (best, least) = (way, off);
+            }
         }
 
-        static double Median(IEnumerable<double> values)
+        static Model Following(List<ForecastOutcome> near, double share)
         {
-            var sorted = values.Order().ToList();
-            return (sorted[(sorted.Count - 1) / 2] + sorted[sorted.Count / 2]) / 2;
+            var differences = new double[near.Count];
+            for (var i = 0; i < differences.Length; i++)
+                differences[i] = near[i].MeasuredC - (share * near[i].ForecastC);
+            return new(share, Median(differences));
+        }
+
+        static double Off(List<ForecastOutcome> near, Model way)
+        {
+            var sum = 0.0;
+            foreach (var outcome in near)
+                sum += Math.Abs(outcome.MeasuredC - way.Says(outcome.ForecastC));
+            return sum;
+        }
+
+        static double Median(double[] values)
+        {
+            Array.Sort(values);
+            return (values[(values.Length - 1) / 2] + values[values.Length / 2]) / 2;
         }
     }
 }

@@ -7,7 +7,7 @@ namespace BudClock.Core.Climate;
 /// <param name="At">The first reading in it.</param>
 /// <param name="Hours">The hours it speaks for; the halves of one hour share it by how many readings each holds.</param>
 /// <param name="Photons">Mean µmol/m²/s; null where no light was read.</param>
-public sealed record Piece(
+public readonly record struct Piece(
     DateOnly Day,
     DayPart Part,
     DateTimeOffset At,
@@ -27,7 +27,8 @@ public static class Pieces
     {
         DayFrame? frame = null;
         var hour = new List<(ClimateReading Reading, DayPart Part)>();
-        long slot = -1;
+        var slot = -1L;
+        var day = default(DateOnly);
         foreach (var reading in Believed.Only(readings))
         {
             var ticks = reading.At.UtcTicks;
@@ -35,41 +36,55 @@ public static class Pieces
                 frame = calendar.At(reading.At);
             // By the day and the hour of it, so that no hour lies in two days where a zone is half an hour off.
             var mine = (frame.Day.DayNumber * 100L) + ((ticks - frame.From) / TimeSpan.TicksPerHour);
-            if (mine != slot)
+            if (mine != slot && hour.Count > 0)
             {
-                foreach (var piece in Cut(hour, calendar))
-                    yield return piece;
+                for (var part = DayPart.Morning; part <= DayPart.Evening; part++)
+                    if (Cut(hour, day, part) is { } piece)
+                        yield return piece;
                 hour.Clear();
-                slot = mine;
             }
+            (slot, day) = (mine, frame.Day);
             hour.Add((reading, frame.PartOf(ticks)));
         }
-        foreach (var piece in Cut(hour, calendar))
-            yield return piece;
+        for (var part = DayPart.Morning; part <= DayPart.Evening; part++)
+            if (Cut(hour, day, part) is { } piece)
+                yield return piece;
     }
 
-    static IEnumerable<Piece> Cut(List<(ClimateReading Reading, DayPart Part)> hour, GardenDays calendar)
+    /// <summary>What readings of one hour say of a part of the day; null where none of them lies in it.</summary>
+    static Piece? Cut(List<(ClimateReading Reading, DayPart Part)> hour, DateOnly day, DayPart part)
     {
-        if (hour.Count == 0)
-            yield break;
-        var day = calendar.At(hour[0].Reading.At).Day;
-        var single = hour.Count(one => one.Reading.Hours is null);
-        for (var part = DayPart.Morning; part <= DayPart.Evening; part++)
+        if (hour is [var (only, its)])
+            return its == part ? Of(only, day, part) : null;
+        var single = 0;
+        foreach (var (reading, _) in hour)
+            single += reading.Hours is null ? 1 : 0;
+        Tally? sum = null;
+        DateTimeOffset at = default;
+        foreach (var (reading, mine) in hour)
         {
-            var (sum, any) = (new Tally(), false);
-            DateTimeOffset at = default;
-            foreach (var (reading, mine) in hour)
-                if (mine == part)
-                {
-                    if (!any)
-                        at = reading.At;
-                    any = true;
-                    sum.Add(reading, reading.Hours ?? (1.0 / single));
-                }
-            if (any)
-                yield return sum.ToPiece(day, part, at);
+            if (mine != part)
+                continue;
+            if (sum is null)
+                (sum, at) = (new(), reading.At);
+            sum.Add(reading, reading.Hours ?? (1.0 / single));
         }
+        return sum?.ToPiece(day, part, at);
     }
+
+    /// <summary>The usual case: one reading in its hour.</summary>
+    static Piece Of(ClimateReading reading, DateOnly day, DayPart part) =>
+        new(
+            day,
+            part,
+            reading.At,
+            reading.Hours ?? 1,
+            reading.TemperatureC,
+            reading.MinC ?? reading.TemperatureC,
+            reading.MaxC ?? reading.TemperatureC,
+            reading.HumidityPct,
+            reading.Photons
+        );
 }
 
 /// <summary>A running sum of readings or pieces, each by the hours that it speaks for.</summary>

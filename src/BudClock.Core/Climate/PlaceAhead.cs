@@ -58,7 +58,7 @@ public sealed record PlaceAhead(LearnedOffset? Nights, LearnedOffset? Days, IRea
     public const int Furthest = 14;
 
     /// <summary>How far back outcomes are learned from, days.</summary>
-    public const int Remembered = 366;
+    public const int Remembered = 150;
 
     /// <summary>Reads what is ahead for a place.</summary>
     /// <param name="forecast">All forecasts, of any place and of the weather outside, as they were made.</param>

@@ -18,7 +18,7 @@ public sealed record DayOfPlace(
 )
 {
     /// <summary>The vapour pressure deficit of the day's mean air, kPa (rule E7); null without temperature or humidity.</summary>
-    public double? VpdKPa => MeanC is { } celsius && HumidityPct is { } humidity ? Vpd.KPa(celsius, humidity) : null;
+    public double? VpdKPa { get; } = MeanC is { } celsius && HumidityPct is { } humidity ? Vpd.KPa(celsius, humidity) : null;
 }
 
 /// <summary>One night at a place, from sunset to sunrise, named by the day on which it ends.</summary>
@@ -37,8 +37,11 @@ public sealed class PlaceRecord
     readonly SortedDictionary<DateOnly, DayOfPlace> days;
     readonly SortedDictionary<DateOnly, NightOfPlace> nights;
 
+    /// <summary>The days once more, for who asks for one of them: every plant does, for many.</summary>
+    readonly Dictionary<int, DayOfPlace> byNumber;
+
     PlaceRecord(SortedDictionary<DateOnly, DayOfPlace> days, SortedDictionary<DateOnly, NightOfPlace> nights) =>
-        (this.days, this.nights) = (days, nights);
+        (this.days, this.nights, byNumber) = (days, nights, days.ToDictionary(day => day.Key.DayNumber, day => day.Value));
 
     /// <summary>Nothing was measured there.</summary>
     public static readonly PlaceRecord Empty = new([], []);
@@ -50,7 +53,7 @@ public sealed class PlaceRecord
     public IReadOnlyCollection<NightOfPlace> Nights => nights.Values;
 
     /// <summary>A day; null where nothing was read.</summary>
-    public DayOfPlace? Day(DateOnly day) => days.GetValueOrDefault(day);
+    public DayOfPlace? Day(DateOnly day) => byNumber.GetValueOrDefault(day.DayNumber);
 
     /// <summary>The night that ends on a day; null where no temperature was read in it.</summary>
     public NightOfPlace? Night(DateOnly ends) => nights.GetValueOrDefault(ends);
@@ -61,25 +64,37 @@ public sealed class PlaceRecord
     {
         SortedDictionary<DateOnly, DayOfPlace> days = [];
         SortedDictionary<DateOnly, NightOfPlace> nights = [];
-        var night = new Tally();
-        DateOnly? ends = null;
-        foreach (var day in Pieces.Of(calendar, readings).GroupBy(piece => piece.Day))
+        var (day, night, light) = (new Tally(), new Tally(), new List<Piece>());
+        (DayFrame? Frame, DateOnly? Night) now = default;
+        foreach (var piece in Pieces.Of(calendar, readings))
         {
-            var whole = new Tally();
-            foreach (var piece in day)
+            if (piece.Day != now.Frame?.Day)
             {
-                whole.Add(piece);
-                if (calendar.Of(piece.Day).NightOf(piece.Part) is not { } mine)
-                    continue;
-                if (mine != ends)
-                    EndNight(nights, ends, night);
-                (ends, night) = mine == ends ? (ends, night) : (mine, new());
-                night.Add(piece);
+                EndDay(days, now.Frame, day, light);
+                now.Frame = calendar.Of(piece.Day);
+                (day, light) = (new(), []);
             }
-            days[day.Key] = whole.ToDay(day.Key, MeasuredLight.Of(calendar.Of(day.Key), day));
+            day.Add(piece);
+            if (piece.Photons is not null)
+                light.Add(piece);
+            if (now.Frame!.NightOf(piece.Part) is not { } mine)
+                continue;
+            if (mine != now.Night)
+            {
+                EndNight(nights, now.Night, night);
+                (now.Night, night) = (mine, new());
+            }
+            night.Add(piece);
         }
-        EndNight(nights, ends, night);
+        EndDay(days, now.Frame, day, light);
+        EndNight(nights, now.Night, night);
         return new(days, nights);
+    }
+
+    static void EndDay(SortedDictionary<DateOnly, DayOfPlace> days, DayFrame? frame, Tally day, List<Piece> light)
+    {
+        if (frame is not null)
+            days[frame.Day] = day.ToDay(frame.Day, light.Count == 0 ? null : MeasuredLight.Of(frame, light));
     }
 
     static void EndNight(SortedDictionary<DateOnly, NightOfPlace> nights, DateOnly? ends, Tally night)

@@ -58,7 +58,11 @@ public sealed class PlaceWeathers
     public PlaceAhead AheadOf(string? place) => Find(place)?.Ahead ?? PlaceAhead.None;
 
     /// <summary>The mean vapour pressure deficit of each day at a place, kPa; null for a day without readings.</summary>
-    public Func<DateOnly, double?> VpdAt(string? place) => day => Find(place)?.Record.Day(day)?.VpdKPa;
+    public Func<DateOnly, double?> VpdAt(string? place)
+    {
+        var record = RecordOf(place);
+        return day => record.Day(day)?.VpdKPa;
+    }
 
     (PlaceRecord Record, PlaceAhead Ahead, Weather Weather)? Find(string? place) =>
         place is not null && byPlace.TryGetValue(place, out var known) ? known : null;

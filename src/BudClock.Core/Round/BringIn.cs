@@ -10,6 +10,8 @@ namespace BudClock.Core.Round;
 /// measured.</param>
 public sealed record BringIn(Place From, Place? To, DateOnly? Night, IReadOnlyList<Assessment> Plants)
 {
+    const int MostAsked = 12;
+
     /// <summary>The evening by which they are in.</summary>
     public DateOnly By => Plants.Min(plant => plant.Of(Care.BringIn)!.Due!.Value);
 
@@ -54,12 +56,12 @@ public sealed record BringIn(Place From, Place? To, DateOnly? Night, IReadOnlyLi
 
     static BringIn One(Place from, IReadOnlyList<Assessment> plants, PlaceWeathers weathers)
     {
-        var fits = weathers
+        var warm = weathers
             .All.Where(at => at.Place.Code != from.Code && !at.Place.Outdoors)
-            .Select(at => (at.Place, Fits: plants.Select(plant => PlaceFit.Of(plant.Situation, at)).ToList()))
-            .Where(at => at.Fits.All(fit => fit.WarmEnough))
+            .Where(at => plants.All(plant => PlaceFit.WarmEnough(plant.Situation, at)))
             .ToList();
-        var to = fits.Count == 0 ? null : fits.MinBy(at => at.Fits.Sum(fit => fit.Weight)).Place;
+        // A few plants tell which of the warm places is best; the whole of a nursery would not tell more.
+        var to = warm.Count == 0 ? null : warm.MinBy(at => plants.Take(MostAsked).Sum(plant => PlaceFit.Of(plant.Situation, at).Weight))!.Place;
         var nights = plants
             .SelectMany(plant => plant.Of(Care.BringIn)!.Conditions)
             .Where(condition => condition.Name.StartsWith("forecast", StringComparison.Ordinal))

@@ -66,8 +66,8 @@ public sealed record PlaceFit(Place Place, bool Here, IReadOnlyList<FitOf> Thing
             yield return new("Draughts", Suits.Nearly, "air moves over it, and buds may drop");
     }
 
-    /// <summary>Whether its nights are warm enough: 1 and more for a place that a plant can be brought in to.</summary>
-    public bool WarmEnough => Things.FirstOrDefault(of => of.What == "Cold") is { Suits: Suits.Well or Suits.Nearly };
+    /// <summary>Whether the nights of a place are known to be warm enough for a plant to be brought in to.</summary>
+    public static bool WarmEnough(Situation now, PlaceWeather at) => Cold(now, at).Suits is Suits.Well or Suits.Nearly;
 
     static FitOf Cold(Situation now, PlaceWeather at)
     {

@@ -27,15 +27,14 @@ static class ReadingsApi
     }
 
     /// <summary>Takes a reading, or a list of them, from the device whose token it is.</summary>
-    static async Task<IResult> Take(HttpRequest request, GardenStore store, ReadingIntake intake, Clock clock)
+    static async Task<IResult> Take(HttpRequest request, DeviceDoor door, ReadingIntake intake, Clock clock)
     {
         if (request.Headers.Authorization.ToString() is not ['B', 'e', 'a', 'r', 'e', 'r', ' ', .. var token])
             return Problems.Say(
                 401,
                 "Send the device's token as \"Authorization: Bearer TOKEN\". A new one is made on the page of devices."
             );
-        var hash = DeviceToken.HashOf(token.Trim());
-        if ((await store.DevicesAsync()).FirstOrDefault(kept => kept.TokenHash == hash) is not { Device: var device })
+        if (await door.FindAsync(token.Trim()) is not { } device)
             return Problems.Say(401, "No device has that token. Make a new one on the page of devices.");
         if (await Streams.ReadAsync(request.Body, LargestMessage, request.HttpContext.RequestAborted) is not { } body)
             return Problems.Say(413, $"More than {LargestMessage >> 20} MB; send readings in smaller parts.");

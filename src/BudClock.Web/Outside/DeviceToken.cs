@@ -1,5 +1,6 @@
 using System.Security.Cryptography;
 using System.Text;
+using BudClock.Data;
 
 namespace BudClock.Web.Outside;
 
@@ -17,4 +18,24 @@ public static class DeviceToken
 
     /// <summary>What is kept of a token.</summary>
     public static string HashOf(string token) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(token)));
+}
+
+/// <summary>Which device a token is of. Kept in memory, and looked up again once the garden has changed.</summary>
+public sealed class DeviceDoor(GardenStore store, TodaysGarden glasshouse)
+{
+    volatile Known known = new(-1, []);
+
+    sealed record Known(int At, Dictionary<string, Device> ByHash);
+
+    /// <summary>The device of a token; null where it is none's.</summary>
+    public async Task<Device?> FindAsync(string token)
+    {
+        var (now, door) = (glasshouse.GardenChanged, known);
+        if (door.At != now)
+        {
+            var devices = await store.DevicesAsync();
+            known = door = new(now, devices.Where(kept => kept.TokenHash is not null).ToDictionary(kept => kept.TokenHash!, kept => kept.Device));
+        }
+        return door.ByHash.GetValueOrDefault(DeviceToken.HashOf(token));
+    }
 }

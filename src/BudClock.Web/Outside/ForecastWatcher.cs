@@ -40,6 +40,7 @@ public sealed class ForecastWatcher(
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
         settings.Changed += () => again.Cancel();
+        await OutsideSettings.QuietStartAsync(again.Token, stoppingToken);
         while (!stoppingToken.IsCancellationRequested)
         {
             again = new();

@@ -28,6 +28,7 @@ public sealed class MqttListener(GardenStore store, OutsideSettings settings, Re
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
         settings.Changed += () => again.Cancel();
+        await OutsideSettings.QuietStartAsync(again.Token, stoppingToken);
         var wait = Soonest;
         while (!stoppingToken.IsCancellationRequested)
         {

@@ -138,16 +138,10 @@ public sealed record RoundView(
     }
 
     /// <summary>The next nights at each place that anything is known of.</summary>
-    public IReadOnlyList<PlaceOutlook> Outlooks =>
-        outlooks ??= [
-            .. PlaceOutlook.Of(Today.Plants, Today.Weather, Today.Day).Where(at => (at.Tonight?.MinC ?? at.Coolest?.Value) is not null),
-        ];
-
-    IReadOnlyList<PlaceOutlook>? outlooks;
+    public IReadOnlyList<PlaceOutlook> Outlooks => [.. Today.Outlooks.Where(at => (at.Tonight?.MinC ?? at.Coolest?.Value) is not null)];
 
     /// <summary>Plants that have to come in before the same cold, place by place.</summary>
-    public IReadOnlyList<BringIn> BringIns =>
-        BringIn.Of([.. Today.Places.Where(at => Place is null || at.Code == Place)], Today.Plants, Today.Weather);
+    public IEnumerable<BringIn> BringIns => Today.BringIns.Where(group => Place is null || group.From.Code == Place);
 
     /// <summary>Devices of which something is to be said.</summary>
     public IReadOnlyList<DeviceState> Troubles { get; init; } = [];

@@ -96,7 +96,7 @@ public class PlacesTests
         );
         Assert.Equal((Suits.Nearly, Suits.Not), (Of("sill", "Light"), Of("cellar", "Light")));
         Assert.True(fits.Single(fit => fit.Place.Code == "frame").Here);
-        Assert.False(fits.Single(fit => fit.Place.Code == "new").WarmEnough);
+        Assert.False(PlaceFit.WarmEnough(assessed[0].Situation, weathers.All.Single(at => at.Place.Code == "new")));
     }
 
     [Fact]

@@ -118,7 +118,7 @@ public class SurroundingsTests
             );
             browser.Open("/places/devices");
             browser.Find("#frame-sensor input[type=file]").SendKeys(file);
-            browser.ClickThrough("#frame-sensor button[aria-label^='Read the CSV']");
+            browser.ClickThrough("#frame-sensor button[aria-label^='Read it']");
             if (day != 22)
                 continue;
             browser.Sees("main", "Say once what its columns hold");

@@ -26,7 +26,7 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, Thinnin
     public string? Fault { get; private set; }
 
     /// <summary>Every place with its next days.</summary>
-    public IReadOnlyList<PlaceOutlook> Outlooks => PlaceOutlook.Of(Today.Plants, Today.Weather, Today.Day);
+    public IReadOnlyList<PlaceOutlook> Outlooks => Today.Outlooks;
 
     /// <summary>Readings that could be thinned; null for none.</summary>
     public OldReadings? Old { get; private set; }
