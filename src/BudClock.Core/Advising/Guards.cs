@@ -39,15 +39,26 @@ public static class Guards
         return proposal.Verdict is Verdict.Look && stops[0].Stop.Verdict is Verdict.Look ? Beside(proposal, stops) : Stop(proposal, stops);
     }
 
-    static List<(IGuard Guard, Stop Stop)> Stopped(Situation now, Care care, IReadOnlyList<string> overrides) =>
-        [
-            .. from guard in All
-            where guard.StandsBefore(care) && now.Sheet.Rule(guard.Rule) is not null && !overrides.Contains(guard.Name)
-            let stop = guard.Stop(now, care)
-            where stop is not null
-            orderby stop.Verdict is Verdict.Hold ? 0 : 1
-            select (guard, stop),
-        ];
+    /// <summary>The guards that stand before each act, in their order.</summary>
+    static readonly Dictionary<Care, IGuard[]> Before = Enum.GetValues<Care>()
+        .ToDictionary(care => care, care => All.Where(guard => guard.StandsBefore(care)).ToArray());
+
+    /// <summary>What is stopped altogether stands before what somebody who looks may do.</summary>
+    static List<(IGuard Guard, Stop Stop)> Stopped(Situation now, Care care, IReadOnlyList<string> overrides)
+    {
+        List<(IGuard Guard, Stop Stop)> stops = [];
+        var holds = 0;
+        foreach (var guard in Before[care])
+        {
+            if (now.Sheet.Rule(guard.Rule) is null || overrides.Contains(guard.Name) || guard.Stop(now, care) is not { } stop)
+                continue;
+            if (stop.Verdict is Verdict.Hold)
+                stops.Insert(holds++, (guard, stop));
+            else
+                stops.Add((guard, stop));
+        }
+        return stops;
+    }
 
     /// <summary>The words say both: what was proposed, and what speaks against it.</summary>
     static Advice Stop(Advice proposal, List<(IGuard Guard, Stop Stop)> stops)
