@@ -20,7 +20,7 @@ public sealed record ReadingsRead(
 /// <summary>Readings as CSV: any logger's file in, our own columns out (RFC 4180).</summary>
 public static class ReadingsCsv
 {
-    /// <summary>Columns of our own file, which is read back without being mapped.</summary>
+    /// <summary>Columns of our own file, which is read back without being mapped; the last three are of thinned readings.</summary>
     public static readonly IReadOnlyList<string> Columns =
     [
         "place",
@@ -31,6 +31,9 @@ public static class ReadingsCsv
         "ppfd µmol",
         "device",
         "doubt",
+        "hours",
+        "lowest °C",
+        "highest °C",
     ];
 
     /// <summary>A logger's file begins with a few lines about itself; so far its headings are looked for.</summary>
@@ -146,6 +149,8 @@ public static class ReadingsCsv
                 csv.WriteField(number?.ToString("R", CultureInfo.InvariantCulture));
             csv.WriteField(r.Device);
             csv.WriteField(r.Doubt);
+            foreach (var number in (double?[])[r.Hours, r.MinC, r.MaxC])
+                csv.WriteField(number?.ToString("R", CultureInfo.InvariantCulture));
             csv.NextRecord();
         }
     }
