@@ -61,7 +61,8 @@ public sealed record BringIn(Place From, Place? To, DateOnly? Night, IReadOnlyLi
             .Where(at => plants.All(plant => PlaceFit.WarmEnough(plant.Situation, at)))
             .ToList();
         // A few plants tell which of the warm places is best; the whole of a nursery would not tell more.
-        var to = warm.Count == 0 ? null : warm.MinBy(at => plants.Take(MostAsked).Sum(plant => PlaceFit.Of(plant.Situation, at).Weight))!.Place;
+        var few = plants.Take(MostAsked).ToList();
+        var to = warm.MinBy(at => few.Sum(plant => PlaceFit.Of(plant.Situation, at).Weight))?.Place;
         var nights = plants
             .SelectMany(plant => plant.Of(Care.BringIn)!.Conditions)
             .Where(condition => condition.Name.StartsWith("forecast", StringComparison.Ordinal))

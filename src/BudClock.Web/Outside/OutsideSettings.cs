@@ -75,7 +75,7 @@ public sealed class OutsideSettings(GardenStore store, IDataProtectionProvider p
     public static async Task QuietStartAsync(CancellationToken changed, CancellationToken stop)
     {
         using var either = CancellationTokenSource.CreateLinkedTokenSource(stop, changed);
-        await Task.Delay(AtStart, either.Token).ContinueWith(_ => { }, CancellationToken.None, TaskContinuationOptions.None, TaskScheduler.Default);
+        await Task.Delay(AtStart, either.Token).ConfigureAwait(ConfigureAwaitOptions.SuppressThrowing);
     }
 
     async Task<T?> ReadAsync<T>(string name)

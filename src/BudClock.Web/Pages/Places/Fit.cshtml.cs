@@ -18,6 +18,16 @@ public sealed class FitModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
     /// <summary>What matters to it somewhere, in the order of the columns.</summary>
     public IReadOnlyList<string> Things => [.. Fits.SelectMany(fit => fit.Things.Select(thing => thing.What)).Distinct()];
 
+    /// <summary>A sign and a word: never colour alone.</summary>
+    public static string Words(Suits suits) =>
+        suits switch
+        {
+            Suits.Well => "● suits",
+            Suits.Nearly => "◐ not quite",
+            Suits.Not => "▲ suffers",
+            _ => "? not known",
+        };
+
     public void OnGet()
     {
         Chosen = Today.Find(Plant) ?? Today.Plants.FirstOrDefault(plant => !plant.Gone);

@@ -64,6 +64,17 @@ public sealed class ReadingsFileModel(
     public Device? Kept { get; private set; }
     public ReadingsRead? Read { get; private set; }
     public LoggerLayout Layout => Read?.Layout ?? new();
+    /// <summary>The columns that are asked for, in words, with what was chosen.</summary>
+    public IEnumerable<(string Field, string Words, string? Chosen)> Fields =>
+        [
+            (nameof(MapForm.Time), "Time, or date and time", Layout.Time),
+            (nameof(MapForm.Date), "Date, where it stands apart", Layout.Date),
+            (nameof(MapForm.Temperature), "Temperature", Layout.Temperature),
+            (nameof(MapForm.Humidity), "Humidity, %", Layout.Humidity),
+            (nameof(MapForm.Lux), "Light, lux", Layout.Lux),
+            (nameof(MapForm.Ppfd), "Light, µmol", Layout.Ppfd),
+        ];
+
     public int? HourOff { get; private set; }
     public int Doubted => Read?.Readings.Count(reading => reading.Doubt is not null) ?? 0;
     public string? Fault { get; private set; }
