@@ -97,7 +97,8 @@ public static class GardenFolder
         return new(
             $"{what}\nNothing was changed, and no new garden was begun over it. {safe} Pictures in {PictureFolder.Name} are as they were.\n"
                 + "Copy the whole folder to a safe place first. Then restore a backup into a new folder\n"
-                + "(./budclock restore FILE --data NEW), or let \"./budclock check --repair --data FOLDER\" save what can be read, on a copy."
+                + "(./budclock restore FILE --data NEW), or let \"./budclock check --repair --data FOLDER\" save what can be "
+                + "read, on a copy."
         );
     }
 

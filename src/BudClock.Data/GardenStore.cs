@@ -72,7 +72,10 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         var entries = await reading;
         return around with
         {
-            Plants = [.. plants.Select(p => p.ToPlant(Code(p, codes), organs[p.Id], forecasts[p.Id], entries.GetValueOrDefault(p.Id) ?? []))],
+            Plants =
+            [
+                .. plants.Select(p => p.ToPlant(Code(p, codes), organs[p.Id], forecasts[p.Id], entries.GetValueOrDefault(p.Id) ?? [])),
+            ],
             Readings = readings,
             Devices = [.. devices.Select(d => d.ToDevice())],
             Vessels = [.. vessels.Select(v => new Vessel(v.Code, v.Name, v.Kind, v.Place))],

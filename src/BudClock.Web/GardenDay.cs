@@ -159,9 +159,7 @@ public sealed class GardenDay
         var others = Places.Select(place => place.Code).Where(code => !around.Weather.At(code).Same(weather.At(code))).ToHashSet();
         var next = new GardenDay(this, around.In(weather, Plants.Select(a => a.Plant)), byTag) { names = names, Forecast = forecast };
         var changed = Plants.Where(InOther).Select(a => next.Assessed(a.Plant)).Select(a => KeyValuePair.Create(a.Plant.Tag, a)).ToList();
-        return changed.Count == 0
-            ? next
-            : new GardenDay(next, next.around, byTag.SetItems(changed)) { names = names, Forecast = forecast };
+        return changed.Count == 0 ? next : new GardenDay(next, next.around, byTag.SetItems(changed)) { names = names, Forecast = forecast };
 
         bool InOther(Assessment a) =>
             (a.Plant.Place is { } here && others.Contains(here))

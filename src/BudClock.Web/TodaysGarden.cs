@@ -25,7 +25,7 @@ public sealed class TodaysGarden(GardenStore store, PlaceBook places, Clock cloc
 
     int gardenChanged;
 
-    /// <summary>Counted up by each change of more than plants and weather: whoever keeps something of places or devices looks again.</summary>
+    /// <summary>Counted up by each change of more than plants and weather: who keeps something of it looks again.</summary>
     public int GardenChanged => Volatile.Read(ref gardenChanged);
 
     bool OtherWeather => Volatile.Read(ref weatherChanged) != Volatile.Read(ref weatherTaken);
@@ -172,7 +172,15 @@ public sealed class TodaysGarden(GardenStore store, PlaceBook places, Clock cloc
             ? PlaceRecord.Of(calendar, await store.ReadingsAsync(code, Midnight(day.AddDays(-Weather.Kept - 1)), Midnight(day.AddDays(1))))
             : PlaceRecord.Empty;
         var ahead = plant.Place is { } place ? PlaceAhead.Read(place, day, record, kept.Forecast) : PlaceAhead.None;
-        return kept.Assessor.Assess(plant, kept.Around(plant) with { Weather = Weather.Of(record, ahead, day), CameFrom = null }, day);
+        return kept.Assessor.Assess(
+            plant,
+            kept.Around(plant) with
+            {
+                Weather = Weather.Of(record, ahead, day, kept.PlaceOf(plant)),
+                CameFrom = null,
+            },
+            day
+        );
 
         DateTimeOffset Midnight(DateOnly of) => new(calendar.Of(of).From, TimeSpan.Zero);
     }

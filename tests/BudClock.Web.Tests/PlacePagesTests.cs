@@ -106,8 +106,11 @@ public class PlacePagesTests
 
         // The strip names places with their nights, and under one what is at stake there.
         async Task<string> StakeAsync() =>
-            (await site.PageAsync("/")).QuerySelectorAll(".weather dt").Single(dt => dt.TextContent.Contains("sill", StringComparison.Ordinal))
-                .NextElementSibling!.NextElementSibling is { ClassName: "stake" } stake
+            (await site.PageAsync("/"))
+                .QuerySelectorAll(".weather dt")
+                .Single(dt => dt.TextContent.Contains("sill", StringComparison.Ordinal))
+                .NextElementSibling!.NextElementSibling
+                is { ClassName: "stake" } stake
                 ? stake.Words()
                 : "";
     }

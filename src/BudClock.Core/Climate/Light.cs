@@ -42,11 +42,7 @@ public static class Light
 /// <param name="Low">The low end of what it may be.</param>
 /// <param name="High">The high end.</param>
 /// <param name="From">What it is taken from, for the page: "hourly readings".</param>
-public sealed record LightEstimate(double Dli, double Low, double High, string From)
-{
-    /// <summary>Two lights together, such as a window and its lamps.</summary>
-    public LightEstimate And(LightEstimate other) => new(Dli + other.Dli, Low + other.Low, High + other.High, $"{From} and {other.From}");
-}
+public sealed record LightEstimate(double Dli, double Low, double High, string From);
 
 /// <summary>What was measured of a day's light.</summary>
 /// <param name="Estimate">The day's integral: summed where most of its light hours were read, else from the hours that were.</param>
@@ -61,6 +57,16 @@ public sealed record MeasuredLight(LightEstimate Estimate, double PeakPhotons)
 
     /// <summary>Clouds come and go: a single reading says its day to within a factor of two.</summary>
     const double SpotFactor = 2;
+
+    /// <summary>A meter made for the sun and held under a lamp is off by so much.</summary>
+    const double LampError = 0.3;
+
+    /// <summary>The same reading where there is no window and lamps burn so many hours: they do not rise and set as the sun does.</summary>
+    public LightEstimate UnderLamps(double hours)
+    {
+        var whole = Light.Dli(PeakPhotons, hours);
+        return new(whole, whole * (1 - LampError), whole * (1 + LampError), "its lamps' light and hours");
+    }
 
     /// <summary>The light of one day from its pieces; null where none was read by day.</summary>
     public static MeasuredLight? Of(DayFrame day, IEnumerable<Piece> pieces)

@@ -17,13 +17,13 @@ public sealed class PlaceWeathers
     )
     {
         Calendar = calendar;
-        byPlace = places.AsParallel().Select(place => (place.Code, Read(place.Code))).ToDictionary(one => one.Code, one => one.Item2);
+        byPlace = places.AsParallel().Select(place => (place.Code, Read(place))).ToDictionary(one => one.Code, one => one.Item2);
         All = [.. places.Select(place => new PlaceWeather(place, byPlace[place.Code].Weather))];
 
-        (PlaceRecord Record, PlaceAhead Ahead, Weather Weather) Read(string place)
+        (PlaceRecord Record, PlaceAhead Ahead, Weather Weather) Read(Place place)
         {
-            var (record, ahead) = of(place);
-            return (record, ahead, Weather.Of(record, ahead, today));
+            var (record, ahead) = of(place.Code);
+            return (record, ahead, Weather.Of(record, ahead, today, place));
         }
     }
 

@@ -113,7 +113,8 @@ public sealed record Weather(
         && Tonight == other.Tonight;
 
     /// <summary>The weather of one place up to a day.</summary>
-    public static Weather Of(PlaceRecord record, PlaceAhead ahead, DateOnly today)
+    /// <param name="place">The place, where it is known what lights it.</param>
+    public static Weather Of(PlaceRecord record, PlaceAhead ahead, DateOnly today, Place? place = null)
     {
         var days = Enumerable.Range(0, Kept).Select(back => record.Day(today.AddDays(-back))).OfType<DayOfPlace>().ToList();
         var nights = Enumerable.Range(0, Kept).Select(back => record.Night(today.AddDays(-back))).OfType<NightOfPlace>();
@@ -126,9 +127,12 @@ public sealed record Weather(
         {
             Tonight = record.Night(today.AddDays(1)) is { } evening ? new(evening.CoolestC, today) : null,
             LastYear = [.. LateNights(record, today)],
-            Light = [.. from day in days where day.Light is not null select new Seen<LightEstimate>(day.Light!.Estimate, day.Day)],
+            Light = [.. from day in days where day.Light is not null select new Seen<LightEstimate>(LightOf(day.Light!, place), day.Day)],
         };
     }
+
+    static LightEstimate LightOf(MeasuredLight measured, Place? place) =>
+        place is { Window: "none", LampHours: > 0 and var hours } ? measured.UnderLamps(hours) : measured.Estimate;
 
     static IEnumerable<Seen<double>> LateNights(PlaceRecord record, DateOnly today) =>
         Enumerable

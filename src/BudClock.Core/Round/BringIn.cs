@@ -1,4 +1,5 @@
 using BudClock.Core.Advising;
+using BudClock.Core.Climate;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Round;
@@ -34,9 +35,7 @@ public sealed record BringIn(Place From, Place? To, DateOnly? Night, IReadOnlyLi
     {
         get
         {
-            var cold = ColdC is { } c
-                ? string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{c:0.#} °C").Replace('-', '−')
-                : "Cold";
+            var cold = ColdC is { } c ? Degrees.Of(c) : "Cold";
             var said = Night is { } night ? $"{cold} is forecast for the night of {Dates.Short(night)}." : $"{cold} was measured there.";
             return To is null ? $"{said} No place here is known to be warm enough: measure nights indoors." : said;
         }

@@ -59,9 +59,7 @@ public sealed record PlaceOutlook(Place Place, DayAhead? Tonight, Seen<double>? 
             what == "cold"
                 ? worst.MinBy(condition => condition.Have!.Value.Number)
                 : worst.MaxBy(condition => condition.Have!.Value.Number);
-        var number = told is null
-            ? ""
-            : string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{told.Have!.Value.Number:0.#} °C").Replace('-', '−');
+        var number = told?.Have?.Number is { } celsius ? Degrees.Of(celsius) : "";
         var day = told?.Seen is { } on ? $" on {Dates.Short(on)}" : "";
         return $"{number}{day}: {(asked.Count == 1 ? "1 plant" : $"{asked.Count} plants")} at stake";
     }

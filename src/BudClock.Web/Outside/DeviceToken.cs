@@ -33,8 +33,8 @@ public sealed class DeviceDoor(GardenStore store, TodaysGarden glasshouse)
         var (now, door) = (glasshouse.GardenChanged, known);
         if (door.At != now)
         {
-            var devices = await store.DevicesAsync();
-            known = door = new(now, devices.Where(kept => kept.TokenHash is not null).ToDictionary(kept => kept.TokenHash!, kept => kept.Device));
+            var devices = (await store.DevicesAsync()).Where(kept => kept.TokenHash is not null);
+            known = door = new(now, devices.ToDictionary(kept => kept.TokenHash!, kept => kept.Device));
         }
         return door.ByHash.GetValueOrDefault(DeviceToken.HashOf(token));
     }

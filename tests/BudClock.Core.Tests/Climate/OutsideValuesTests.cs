@@ -1,6 +1,7 @@
 using BudClock.Core.Advising;
 using BudClock.Core.Climate;
 using BudClock.Core.Culture;
+using BudClock.Core.Evidence;
 using BudClock.Core.Round;
 
 namespace BudClock.Core.Tests.Climate;
@@ -97,6 +98,20 @@ public class OutsideValuesTests
         // By night a meter says nothing of the day.
         var night = new ClimateReading("south", new(day, new(1, 0), TimeSpan.Zero), null, null) { Ppfd = 0 };
         Assert.Null(PlaceRecord.Of(calendar, [night]).Day(day)!.Light);
+    }
+
+    // The definition again: lamps of 200 µmol/m²/s for 12 h, read once, are 8.64 mol/m²/day; they do not rise and set.
+    [Fact]
+    public void A_single_reading_under_lamps_counts_for_the_hours_they_burn()
+    {
+        var garden = new Garden("Glass", 51.5, 0.7, "Europe/London");
+        var read = new ClimateReading("shelf", new(2031, 6, 20, 9, 0, 0, TimeSpan.Zero), null, null) { Ppfd = 200 };
+        var shelf = new Place("shelf", "Shelf", "indoors", 12) { Window = "none" };
+        LightEstimate Light(Place place) =>
+            PlaceWeathers.Of(new(garden, [place], [], [read], []), new(2031, 6, 21)).At("shelf").MeanLight(new(2031, 6, 21), 7)!.Value;
+        Assert.Equal(8.64, Light(shelf).Dli, 9);
+        Assert.Equal("its lamps' light and hours", Light(shelf).From);
+        Assert.Equal("single readings", Light(shelf with { Window = "east" }).From);
     }
 
     [Theory]

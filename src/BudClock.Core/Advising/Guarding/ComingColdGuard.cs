@@ -1,4 +1,5 @@
 using System.Globalization;
+using BudClock.Core.Climate;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Guarding;
@@ -30,8 +31,7 @@ public sealed class ComingColdGuard : IGuard
         var temper = now.Temper;
         if (temper is not { CoolAhead: { MinC: { } cold } first, LastCool: { } last })
             return null;
-        var words = string.Create(CultureInfo.InvariantCulture, $"a night of {cold:0.#} °C is forecast for {Dates.Short(first.On)}")
-            .Replace("-", "−", StringComparison.Ordinal);
+        var words = $"a night of {Degrees.Of(cold)} is forecast for {Dates.Short(first.On)}";
         var condition = new Condition("forecast night", new(cold), new(temper.FeedC), "°C", false, first.On);
         if (care is Care.GiveWater && !now.DryRest.Waking)
             return first.On < now.Today.AddDays(Near)

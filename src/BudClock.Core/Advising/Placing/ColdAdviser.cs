@@ -1,4 +1,4 @@
-using System.Globalization;
+using BudClock.Core.Climate;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Placing;
@@ -37,7 +37,7 @@ public sealed class ColdAdviser : IAdviser
         Say(
             Verdict.Do,
             now.Today,
-            $"A night was {Degrees(night.Value)} {Dates.Ago(night.On, now.Today)}, and below {Degrees(now.Temper.DangerC)} it is in "
+            $"A night was {Degrees.Of(night.Value)} {Dates.Ago(night.On, now.Today)}, and below {Degrees.Of(now.Temper.DangerC)} it is in "
                 + $"danger: find it a warmer place today. No water in the cold.",
             new("coolest night", new(night.Value), new(now.Temper.DangerC), "°C", true, night.On)
         ) with
@@ -49,7 +49,7 @@ public sealed class ColdAdviser : IAdviser
         Say(
             Verdict.Do,
             Evening(now, frost),
-            $"The night of {Dates.Short(frost.On)} is forecast at {Degrees(frost.MinC!.Value)}, and below {Degrees(now.Temper.DangerC)} "
+            $"The night of {Dates.Short(frost.On)} is forecast at {Degrees.Of(frost.MinC!.Value)}, and below {Degrees.Of(now.Temper.DangerC)} "
                 + $"it is in danger: bring it in before.",
             new("forecast night", new(frost.MinC.Value), new(now.Temper.DangerC), "°C", true, frost.On)
         );
@@ -58,8 +58,8 @@ public sealed class ColdAdviser : IAdviser
         Say(
             Verdict.Look,
             Evening(now, perhaps),
-            $"The night of {Dates.Short(perhaps.On)} is likely at {Degrees(perhaps.MinC!.Value)} but may fall to "
-                + $"{Degrees(perhaps.MinLowC!.Value)}; below {Degrees(now.Temper.DangerC)} it is in danger: bring it "
+            $"The night of {Dates.Short(perhaps.On)} is likely at {Degrees.Of(perhaps.MinC!.Value)} but may fall to "
+                + $"{Degrees.Of(perhaps.MinLowC!.Value)}; below {Degrees.Of(now.Temper.DangerC)} it is in danger: bring it "
                 + "in, or look again tomorrow.",
             new("forecast night, cold end", new(perhaps.MinLowC.Value), new(now.Temper.DangerC), "°C", true, perhaps.On)
         );
@@ -72,7 +72,7 @@ public sealed class ColdAdviser : IAdviser
             ? Say(
                 Verdict.Look,
                 now.Today,
-                $"Nights are down to {Degrees(now.Temper.Night!.Value)}; below {Degrees(now.Temper.FeedC)} it does not grow: is it "
+                $"Nights are down to {Degrees.Of(now.Temper.Night!.Value)}; below {Degrees.Of(now.Temper.FeedC)} it does not grow: is it "
                     + $"better off indoors for now?",
                 new("coolest night", new(now.Temper.Night.Value), new(now.Temper.FeedC), "°C", false, now.Temper.Night.On)
             )
@@ -80,7 +80,7 @@ public sealed class ColdAdviser : IAdviser
             ? Say(
                 Verdict.Look,
                 cool.On,
-                $"The night of {Dates.Short(cool.On)} is forecast at {Degrees(cool.MinC!.Value)}; below {Degrees(now.Temper.FeedC)} it "
+                $"The night of {Dates.Short(cool.On)} is forecast at {Degrees.Of(cool.MinC!.Value)}; below {Degrees.Of(now.Temper.FeedC)} it "
                     + $"does not grow: have a place indoors ready.",
                 new("forecast night", new(cool.MinC.Value), new(now.Temper.FeedC), "°C", false, cool.On)
             )
@@ -88,6 +88,4 @@ public sealed class ColdAdviser : IAdviser
 
     Advice Say(Verdict verdict, DateOnly due, string reason, Condition condition) =>
         new(Topics.Move, Rule, Care.BringIn, verdict, due, reason, [condition]);
-
-    static string Degrees(double celsius) => string.Create(CultureInfo.InvariantCulture, $"{celsius:0.#} °C").Replace('-', '−');
 }

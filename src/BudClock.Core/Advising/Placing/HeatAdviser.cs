@@ -1,4 +1,4 @@
-using System.Globalization;
+using BudClock.Core.Climate;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Placing;
@@ -26,7 +26,7 @@ public sealed class HeatAdviser : IAdviser
             yield return Say(
                 Verdict.Do,
                 now.Today,
-                $"The last night stayed at {Degrees(night.Value)}, and warm nights are what kills it: cool it now. Shade, open by night, "
+                $"The last night stayed at {Degrees.Of(night.Value)}, and warm nights are what kills it: cool it now. Shade, open by night, "
                     + $"wet the floor, the coolest corner.",
                 Limit("warm night", night.Value, limits.Find("hot-night")!.Value, night.On)
             );
@@ -34,15 +34,15 @@ public sealed class HeatAdviser : IAdviser
             yield return Say(
                 Verdict.Look,
                 ahead.On,
-                $"Nights of {Degrees(ahead.MinC!.Value)} are forecast from {Dates.Short(ahead.On)}; above "
-                    + $"{Degrees(limits.Find("hot-night")!.Value)} it suffers: have the coolest place ready.",
+                $"Nights of {Degrees.Of(ahead.MinC!.Value)} are forecast from {Dates.Short(ahead.On)}; above "
+                    + $"{Degrees.Of(limits.Find("hot-night")!.Value)} it suffers: have the coolest place ready.",
                 Limit("forecast night", ahead.MinC.Value, limits.Find("hot-night")!.Value, ahead.On)
             );
         else if (temper.HotDay is { } day)
             yield return Say(
                 Verdict.Look,
                 now.Today,
-                $"Days are up to {Degrees(day.Value)}; above {Degrees(limits.Find("hot-day")!.Value)} for days it suffers from heat: "
+                $"Days are up to {Degrees.Of(day.Value)}; above {Degrees.Of(limits.Find("hot-day")!.Value)} for days it suffers from heat: "
                     + $"shade, air, a cooler place.",
                 Limit("hot day", day.Value, limits.Find("hot-day")!.Value, day.On)
             );
@@ -50,8 +50,8 @@ public sealed class HeatAdviser : IAdviser
             yield return Say(
                 Verdict.Look,
                 spell.On,
-                $"Days of {Degrees(spell.MaxC!.Value)} are forecast from {Dates.Short(spell.On)}; above "
-                    + $"{Degrees(limits.Find("hot-day")!.Value)} for "
+                $"Days of {Degrees.Of(spell.MaxC!.Value)} are forecast from {Dates.Short(spell.On)}; above "
+                    + $"{Degrees.Of(limits.Find("hot-day")!.Value)} for "
                     + $"days it suffers from heat: have shade and air ready.",
                 Limit("forecast day", spell.MaxC.Value, limits.Find("hot-day")!.Value, spell.On)
             );
@@ -61,6 +61,4 @@ public sealed class HeatAdviser : IAdviser
 
     Advice Say(Verdict verdict, DateOnly due, string reason, Condition condition) =>
         new(Topics.Move, Rule, Care.Cool, verdict, due, reason, [condition]);
-
-    static string Degrees(double celsius) => string.Create(CultureInfo.InvariantCulture, $"{celsius:0.#} °C");
 }

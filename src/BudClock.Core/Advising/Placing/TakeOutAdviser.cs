@@ -1,4 +1,3 @@
-using System.Globalization;
 using BudClock.Core.Climate;
 using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
@@ -38,11 +37,11 @@ public sealed class TakeOutAdviser : IAdviser
                 Verdict.Hold,
                 (lastCold?.On ?? now.Today).AddDays(1),
                 lastCold is { } cold
-                    ? $"A night of {Degrees(cold.MinLowC ?? cold.MinC!.Value)} is still to come at {outside.Place.Name}, on "
+                    ? $"A night of {Degrees.Of(cold.MinLowC ?? cold.MinC!.Value)} is still to come at {outside.Place.Name}, on "
                         + $"{Dates.Short(cold.On)}: it "
-                        + $"stays in until nights there are {Degrees(least)} and more."
-                    : $"Nights at {outside.Place.Name} are down to {Degrees(measured!.Value)}: it stays in until they are "
-                        + $"{Degrees(least)} and more.",
+                        + $"stays in until nights there are {Degrees.Of(least)} and more."
+                    : $"Nights at {outside.Place.Name} are down to {Degrees.Of(measured!.Value)}: it stays in until they are "
+                        + $"{Degrees.Of(least)} and more.",
                 conditions
             );
         else if (measured is null || weather.Ahead.Count < KnownAhead)
@@ -50,14 +49,14 @@ public sealed class TakeOutAdviser : IAdviser
                 Verdict.Look,
                 now.Today,
                 $"It came in from {outside.Place.Name}. Before it goes out again: {Missing(measured, outside)} It wants nights of "
-                    + $"{Degrees(least)} and more.",
+                    + $"{Degrees.Of(least)} and more.",
                 conditions
             );
         else if (LateColdLastYear(weather, least) is { } late)
             yield return Say(
                 Verdict.Look,
                 now.Today,
-                $"Nights at {outside.Place.Name} stay above {Degrees(least)}, but last year one of {Degrees(late.Value)} came on "
+                $"Nights at {outside.Place.Name} stay above {Degrees.Of(least)}, but last year one of {Degrees.Of(late.Value)} came on "
                     + $"{Dates.Short(late.On)}: wait, or keep something at hand to cover it.",
                 [.. conditions, new("cold night last year", new(late.Value), new(least), "°C", false, late.On)]
             );
@@ -69,7 +68,7 @@ public sealed class TakeOutAdviser : IAdviser
     {
         var light = now.Sheet.Light;
         var steps = light <= LightClass.Bright ? $"it stays in {light.Words()}" : $"then a step more sun each week, up to {light.Words()}";
-        return $"Nights at {outside.Place.Name} stay above {Degrees(least)}, measured and forecast: out again in steps, a week in shade "
+        return $"Nights at {outside.Place.Name} stay above {Degrees.Of(least)}, measured and forecast: out again in steps, a week in shade "
             + $"and out of "
             + $"the wind, {steps}.";
     }
@@ -113,6 +112,4 @@ public sealed class TakeOutAdviser : IAdviser
 
     Advice Say(Verdict verdict, DateOnly due, string reason, IReadOnlyList<Condition> conditions) =>
         new(Topics.Move, Rule, Care.Move, verdict, due, reason, conditions);
-
-    static string Degrees(double celsius) => string.Create(CultureInfo.InvariantCulture, $"{celsius:0.#} °C").Replace('-', '−');
 }

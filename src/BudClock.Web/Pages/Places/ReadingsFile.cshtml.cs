@@ -64,6 +64,7 @@ public sealed class ReadingsFileModel(
     public Device? Kept { get; private set; }
     public ReadingsRead? Read { get; private set; }
     public LoggerLayout Layout => Read?.Layout ?? new();
+
     /// <summary>The columns that are asked for, in words, with what was chosen.</summary>
     public IEnumerable<(string Field, string Words, string? Chosen)> Fields =>
         [
