@@ -68,7 +68,7 @@ public static class Guards
         var because = said ? Capital(first.Words) : $"{proposal.Because}, but {first.Words}";
         return proposal with
         {
-            Rule = guard.Rule,
+            Rule = first.Rule ?? guard.Rule,
             Verdict = first.Verdict,
             Ground = Ground.Veto,
             StoppedBy = guard.Name,

@@ -31,4 +31,7 @@ public sealed record Stop(Verdict Verdict, string Words, string Then, params IRe
 {
     /// <summary>The day on which it may be asked again; null where something has to be seen first.</summary>
     public DateOnly? Until { get; init; }
+
+    /// <summary>The rule that is named for it, where a guard speaks for several; null for the guard's own.</summary>
+    public string? Rule { get; init; }
 }

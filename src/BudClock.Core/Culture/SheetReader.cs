@@ -1,42 +1,16 @@
 using System.Globalization;
-using YamlDotNet.Core;
 using YamlDotNet.RepresentationModel;
 
 namespace BudClock.Core.Culture;
 
-/// <summary>A fault in a culture sheet, with the line it is on.</summary>
-public sealed record SheetFault(string File, long Line, string What)
-{
-    /// <inheritdoc/>
-    public override string ToString() => $"{File}, line {Line}: {What}";
-}
-
 /// <summary>Reads one culture sheet from YAML and lists every fault with its line.</summary>
-public sealed class SheetReader(string file)
+public sealed class SheetReader(string file) : YamlFile(file)
 {
-    readonly List<SheetFault> faults = [];
-
-    /// <summary>What is wrong with the sheet, each with its place; empty for a sound one.</summary>
-    public IReadOnlyList<SheetFault> Faults => faults;
-
     /// <summary>The sheet, or null when it has any fault.</summary>
     public CultureSheet? Read(string yaml)
     {
-        var stream = new YamlStream();
-        try
-        {
-            stream.Load(new StringReader(yaml));
-        }
-        catch (YamlException e)
-        {
-            faults.Add(new(file, e.Start.Line, e.Message));
+        if (Root(yaml, "a sheet with name, title, genera and rules") is not { } root)
             return null;
-        }
-        if (stream.Documents.Count == 0 || stream.Documents[0].RootNode is not YamlMappingNode root)
-        {
-            faults.Add(new(file, 1, "expected a sheet with name, title, genera and rules"));
-            return null;
-        }
         Known(
             root,
             "name",
@@ -82,7 +56,7 @@ public sealed class SheetReader(string file)
             Signs = Rows(root, "signs", Sign),
             Cautions = [.. Words(root, "cautions").Select(name => Caution(root, name))],
         };
-        return faults.Count == 0 ? sheet : null;
+        return Faults.Count == 0 ? sheet : null;
     }
 
     RuleSheet Rule(YamlMappingNode rule) => new(Children(rule).ToDictionary(pair => pair.Key, pair => Threshold(pair.Node)));
@@ -92,7 +66,7 @@ public sealed class SheetReader(string file)
         Known(node, "value", "range", "unit", "reason", "genera");
         var (value, (least, most)) = (Number(node, "value"), Range(node));
         if (value < least || value > most)
-            Fault(node, Numbers($"the value {value} is outside its own range, {least} to {most}"));
+            Fault(node, string.Create(CultureInfo.InvariantCulture, $"the value {value} is outside its own range, {least} to {most}"));
         return new(value, least, most, Text(node, "unit"), Text(node, "reason"), Words(node, "genera"));
     }
 
@@ -107,7 +81,6 @@ public sealed class SheetReader(string file)
         return (double.MinValue, double.MaxValue);
     }
 
-    static string Numbers(FormattableString text) => text.ToString(CultureInfo.InvariantCulture);
 
     string Trait(YamlNode at, string name)
     {
@@ -194,18 +167,6 @@ public sealed class SheetReader(string file)
         return name;
     }
 
-    List<T> Rows<T>(YamlMappingNode root, string key, Func<YamlMappingNode, T> read) =>
-        root.Children.TryGetValue(key, out var list) && list is YamlSequenceNode rows
-            ? [.. rows.OfType<YamlMappingNode>().Select(read)]
-            : [];
-
-    MonthDay Day(YamlMappingNode node, string key)
-    {
-        if (DateOnly.TryParseExact($"2031-{Text(node, key)}", "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day))
-            return new(day.Month, day.Day);
-        Fault(node, $"{key}: expected a month and day such as 04-10");
-        return default;
-    }
 
     Dictionary<string, T> Map<T>(YamlMappingNode root, string key, Func<string, YamlMappingNode, T> read) =>
         root.Children.TryGetValue(key, out var node) && node is YamlMappingNode map
@@ -225,32 +186,4 @@ public sealed class SheetReader(string file)
         }
     }
 
-    string Text(YamlMappingNode node, string key)
-    {
-        if (node.Children.TryGetValue(key, out var value) && value is YamlScalarNode { Value: { Length: > 0 } text })
-            return text;
-        Fault(node, $"{key} is missing");
-        return "";
-    }
-
-    double Number(YamlMappingNode node, string key)
-    {
-        var text = Text(node, key);
-        if (double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var number))
-            return number;
-        if (text.Length > 0)
-            Fault(node, $"{key}: expected a number, got \"{text}\"");
-        return 0;
-    }
-
-    static List<string> Words(YamlMappingNode node, string key) =>
-        node.Children.TryGetValue(key, out var list) && list is YamlSequenceNode words ? [.. words.Select(word => word.ToString())] : [];
-
-    void Known(YamlMappingNode node, params string[] keys)
-    {
-        foreach (var key in node.Children.Keys.Where(key => !keys.Contains(key.ToString())))
-            Fault(key, $"\"{key}\" is not known here; known are {string.Join(", ", keys)}");
-    }
-
-    void Fault(YamlNode at, string what) => faults.Add(new(file, at.Start.Line, what));
 }

@@ -1,4 +1,5 @@
 using BudClock.Core.Mixing;
+using BudClock.Core.Programmes;
 
 namespace BudClock.Core.Evidence;
 
@@ -8,6 +9,7 @@ public sealed class GardenAround
     readonly Garden garden;
     readonly DateOnly today;
     readonly IReadOnlyDictionary<string, Place> places;
+    readonly IReadOnlyList<Place> walk;
     readonly IReadOnlyList<Vessel> vessels;
     readonly PlaceWeathers weather;
     readonly KinRecord kin;
@@ -26,8 +28,7 @@ public sealed class GardenAround
             weather ?? PlaceWeathers.Of(record, today),
             new(record.Plants, today),
             record.Plants
-        )
-    { }
+        ) => Programmes = ProgrammeBook.With(record.Programmes);
 
     GardenAround(
         Garden garden,
@@ -49,6 +50,7 @@ public sealed class GardenAround
             weather,
             kin
         );
+        walk = [.. weather.All.Select(one => one.Place)];
         var all = plants as IReadOnlyCollection<Plant> ?? [.. plants];
         byVessel = all.Where(plant => plant.Vessel is not null).ToLookup(plant => plant.Vessel!);
         inStores = all.Where(InStore).ToLookup(plant => plant.Place!, plant => plant.Tag);
@@ -58,16 +60,28 @@ public sealed class GardenAround
     /// <summary>The mixing shelf.</summary>
     public Shelf Shelf { get; }
 
+    /// <summary>The programmes that there are, the grower's own among them.</summary>
+    public ProgrammeBook Programmes { get; private init; } = ProgrammeBook.Shipped;
+
+    /// <summary>What programmes are counted by.</summary>
+    public ProgrammeAround Counted =>
+        counted ??= new(weather.Calendar, weather.RecordOf, code => code is null ? null : places.GetValueOrDefault(code))
+        {
+            AheadOf = place => weather.AheadOf(place).Days14,
+        };
+
+    ProgrammeAround? counted;
+
     /// <summary>The weather of its places.</summary>
     public PlaceWeathers Weather => weather;
 
     /// <summary>The same garden with its plants as they are after a change, and perhaps another shelf.</summary>
     public GardenAround With(IEnumerable<Plant> plants, Shelf? shelf = null) =>
-        new(garden, today, places, vessels, shelf ?? Shelf, weather, kin, plants);
+        new(garden, today, places, vessels, shelf ?? Shelf, weather, kin, plants) { Programmes = Programmes };
 
     /// <summary>The same garden in other weather.</summary>
     public GardenAround In(PlaceWeathers other, IEnumerable<Plant> plants) =>
-        new(garden, today, places, vessels, Shelf, other, kin, plants);
+        new(garden, today, places, vessels, Shelf, other, kin, plants) { Programmes = Programmes };
 
     /// <summary>Tags of the plants whose advice may change with this one: those in the same vessel.</summary>
     public IEnumerable<string> Sharing(Plant plant) => plant.Vessel is { } code ? byVessel[code].Select(other => other.Tag) : [];
@@ -86,6 +100,9 @@ public sealed class GardenAround
             CameFrom = CameFrom(plant),
             Vpd = weather.VpdAt(plant.Place),
             Kin = kin.Intervals,
+            Places = Counted,
+            Others = walk,
+            Programmes = Programmes,
         };
 
     /// <summary>Where it stood before its last move, if that is out of doors and it stands indoors or under glass now.</summary>

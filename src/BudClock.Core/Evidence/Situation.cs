@@ -1,5 +1,7 @@
+using BudClock.Core.Climate;
 using BudClock.Core.Culture;
 using BudClock.Core.Measuring;
+using BudClock.Core.Programmes;
 
 namespace BudClock.Core.Evidence;
 
@@ -21,9 +23,11 @@ public sealed class Situation
     RotCase? rot;
     PestCase? pests;
     Temper? temper;
+    ProgrammeRun? programme;
     bool arrivalRead,
         rotRead,
-        pestsRead;
+        pestsRead,
+        programmeRead;
 
     /// <summary>The plant.</summary>
     public required Plant Plant { get; init; }
@@ -98,6 +102,15 @@ public sealed class Situation
 
     /// <summary>Too cold or too warm for it, measured or forecast.</summary>
     public Temper Temper => temper ??= Temper.Read(this);
+
+    /// <summary>Its newest programme; null where none was started.</summary>
+    public ProgrammeRun? Programme =>
+        programmeRead || !Journal.Has(EntryKinds.ProgrammeStarted)
+            ? programme
+            : Read(ref programmeRead, ref programme, () => ProgrammeRuns.Newest(Plant, Sheet, Journal, Counted, Around.Programmes, Today));
+
+    /// <summary>What programmes are counted by; an unmeasured garden where nothing is known of its places.</summary>
+    public ProgrammeAround Counted => Around.Places ?? new(Around.Days, _ => PlaceRecord.Empty, _ => Around.Place);
 
     /// <summary>The state in one word.</summary>
     public PhaseRead Phase => phase ??= PhaseRead.Read(this);

@@ -57,7 +57,7 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
             return new(SleepKind.Resting, rest.Since, $"resting since {Dates.Near(rest.Since, now.Today)}");
         if (now.DryRest.Asleep)
             return new(SleepKind.Resting, now.DryRest.RestSince, $"leafless since {Dates.Near(now.DryRest.RestSince!.Value, now.Today)}");
-        if (now.Around.Place?.Setting == "store" && !Alive(now, now.Today.AddDays(-UnknownDays)))
+        if (now.Around.Place?.Setting == "store" && !Alive(now, now.Today.AddDays(-UnknownDays)) && !JustPlanted(now))
             return new(SleepKind.Perhaps, null, "it stands in a store, and nobody wrote of a leaf");
         if (now.DryRest.Waking || !now.Sheet.Is(Traits.LeaflessRest))
             return Awake;
@@ -87,6 +87,9 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
             leaves = [.. leaves.Where(e => e.On > leaves[^1].On.AddDays(-GoingDays))];
         return leaves.Count < enough ? null : new(SleepKind.Going, leaves[0].On, $"leaves going since {Dates.Short(leaves[0].On)}");
     }
+
+    /// <summary>Planted since it was last put away: it stands in the dark to make roots.</summary>
+    static bool JustPlanted(Situation now) => now.Journal.Last(Planted, Stored, Lifted, LeavesGone)?.Kind == Planted;
 
     /// <summary>The grower's own order holds at any date (rule D1), until it grows again.</summary>
     static DateOnly? Ordered(Situation now) =>

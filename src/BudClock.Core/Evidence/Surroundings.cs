@@ -1,6 +1,7 @@
 using BudClock.Core.Climate;
 using BudClock.Core.Measuring;
 using BudClock.Core.Mixing;
+using BudClock.Core.Programmes;
 
 namespace BudClock.Core.Evidence;
 
@@ -62,6 +63,15 @@ public sealed record Surroundings(Garden Garden)
         && CameFrom?.Place == other.CameFrom?.Place
         && (CameFrom is null || CameFrom.Weather.Same(other.CameFrom!.Weather));
 
+    /// <summary>What programmes are counted by: the garden's places and what they have been.</summary>
+    public ProgrammeAround? Places { get; init; }
+
+    /// <summary>The places of the garden in walking order; null where only this one is known.</summary>
+    public IReadOnlyList<Place>? Others { get; init; }
+
+    /// <summary>The programmes that there are.</summary>
+    public ProgrammeBook Programmes { get; init; } = ProgrammeBook.Shipped;
+
     /// <summary>How long organs of other plants of a genus took here, by turn; the plant itself is left out by its tag.</summary>
     public Func<Plant, string, IReadOnlyList<int>> Kin { get; init; } = (_, _) => [];
 }
@@ -72,7 +82,7 @@ public sealed record PlaceWeather(Place Place, Weather Weather);
 /// <summary>How long organs took on the plants of each genus; read once for a genus, when first asked.</summary>
 public sealed class KinRecord(IEnumerable<Plant> plants, DateOnly today)
 {
-    readonly Dictionary<string, List<(string Tag, DateOnly? Acquired, IReadOnlyList<Lane> Lanes)>> byGenus = new(
+    readonly Dictionary<string, List<Known>> byGenus = new(
         StringComparer.OrdinalIgnoreCase
     );
     readonly Dictionary<(string Genus, string Turn), List<(string Tag, IReadOnlyList<int> Days)>> byTurn = [];
@@ -88,16 +98,29 @@ public sealed class KinRecord(IEnumerable<Plant> plants, DateOnly today)
             var key = (genus.ToUpperInvariant(), turn);
             if (byTurn.TryGetValue(key, out var known))
                 return known;
-            var kin = Of(genus).Select(kin => (kin.Tag, Days: (IReadOnlyList<int>)[.. Forecasts.Intervals(turn, kin.Lanes, kin.Acquired)]));
+            var kin = Of(genus)
+                .Select(kin =>
+                    (
+                        kin.Tag,
+                        Days: turn == Forecasts.PlantedToFlower
+                            ? Forecasts.FromPlanting(kin.Journal)
+                            : Forecasts.Intervals(turn, kin.Lanes, kin.Acquired)
+                    )
+                );
             return byTurn[key] = [.. kin.Where(kin => kin.Days.Count > 0)];
         }
     }
 
-    List<(string Tag, DateOnly? Acquired, IReadOnlyList<Lane> Lanes)> Of(string genus)
+    List<Known> Of(string genus)
     {
         if (byGenus.TryGetValue(genus, out var known))
             return known;
         var kin = plants.Where(p => string.Equals(p.Genus, genus, StringComparison.OrdinalIgnoreCase));
-        return byGenus[genus] = [.. kin.Select(p => (p.Tag, p.Acquired, LaneReader.Read(PlantJournal.UpTo(today, p.Entries))))];
+        return byGenus[genus] = [.. kin.Select(p => new Known(p.Tag, p.Acquired, PlantJournal.UpTo(today, p.Entries)))];
+    }
+
+    sealed record Known(string Tag, DateOnly? Acquired, PlantJournal Journal)
+    {
+        public IReadOnlyList<Lane> Lanes { get; } = LaneReader.Read(Journal);
     }
 }

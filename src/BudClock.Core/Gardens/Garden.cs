@@ -48,6 +48,9 @@ public sealed record GardenRecord(
     /// <summary>Thermometers and other devices that send readings by themselves.</summary>
     public IReadOnlyList<Device> Devices { get; init; } = [];
 
+    /// <summary>Programmes of the grower's own.</summary>
+    public IReadOnlyList<OwnProgramme> Programmes { get; init; } = [];
+
     /// <summary>What the grower changed on culture sheets, for a sheet or for one plant.</summary>
     public IReadOnlyList<SheetChange> SheetChanges { get; init; } = [];
 }

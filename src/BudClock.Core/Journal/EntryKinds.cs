@@ -50,6 +50,9 @@ public static class EntryKinds
     public static readonly EntryKind Lost = new("lost", "Lost");
     public static readonly EntryKind Pest = new("pest", "Pest");
     public static readonly EntryKind Rot = new("rot", "Rot");
+
+    /// <summary>A lamp burned in the night: it breaks a long night (rule B6).</summary>
+    public static readonly EntryKind NightLit = new("night-lit", "Lit in the night");
     public static readonly EntryKind Note = new("note", "Note");
     public static readonly EntryKind Photo = new("photo", "Photo");
 
@@ -78,6 +81,15 @@ public static class EntryKinds
     public static readonly EntryKind Turned = new("turned", "Turned");
     public static readonly EntryKind FlowerRemoved = new("flower-removed", "Flower removed");
     public static readonly EntryKind ProgrammeStarted = new("programme-started", "Programme started");
+
+    /// <summary>From now on nothing is counted of the programme, and nothing forbidden.</summary>
+    public static readonly EntryKind ProgrammePaused = new("programme-paused", "Programme paused");
+
+    /// <summary>The programme goes on where it was.</summary>
+    public static readonly EntryKind ProgrammeResumed = new("programme-resumed", "Programme goes on");
+
+    /// <summary>The programme is given up.</summary>
+    public static readonly EntryKind ProgrammeEnded = new("programme-ended", "Programme given up");
     public static readonly EntryKind Acquired = new("acquired", "Acquired");
 
     /// <summary>What was found when a newcomer was looked over.</summary>
@@ -143,6 +155,7 @@ public static class EntryKinds
         Lost,
         Pest,
         Rot,
+        NightLit,
         Note,
         Photo,
         Looked,
@@ -165,6 +178,9 @@ public static class EntryKinds
         Turned,
         FlowerRemoved,
         ProgrammeStarted,
+        ProgrammePaused,
+        ProgrammeResumed,
+        ProgrammeEnded,
         Acquired,
         Inspected,
         GivenAway,

@@ -32,6 +32,19 @@ public static class Forecasts
         new(Faded, LaneKind.Bloom, "faded", null, "bloom"),
     ];
 
+    /// <summary>Days from planting to the first open flower: how long lots of a forced bulb took (rule B2).</summary>
+    public const string PlantedToFlower = "planted-to-flower";
+
+    /// <summary>Days from each planting to the first flower that opened after it, within half a year; oldest first.</summary>
+    public static IReadOnlyList<int> FromPlanting(PlantJournal journal) =>
+        [
+            .. from planted in journal.Of(EntryKinds.Planted)
+            let next = journal.Of(EntryKinds.Planted).FirstOrDefault(other => other.On > planted.On)
+            let opened = journal.FirstSince(planted.On, EntryKinds.BloomOpened, EntryKinds.Blooms)
+            where opened is not null && !(next?.On < opened.On) && opened.On < planted.On.AddDays(180)
+            select opened.On.DayNumber - planted.On.DayNumber,
+        ];
+
     /// <summary>What can be forecast.</summary>
     public static readonly IReadOnlyList<string> Turns = [.. All.Select(turn => turn.Of)];
 

@@ -192,8 +192,17 @@ sealed class ItemReader(IReadOnlyList<Token> tokens, NoteContext context, IReadO
         return rest.Length == 0 ? taken : 0;
     }
 
+    /// <summary>"programme in bloom for 2031-12-24", "programme cool nights from 2031-11-01": the day is the programme's, not the entry's.</summary>
+    bool OfProgramme() =>
+        at > 0
+        && tokens[at].Kind is TokenKind.Date
+        && (tokens[at - 1].Is("for") || tokens[at - 1].Is("from"))
+        && tokens.AsSpan(0, at).ToArray().Any(token => token.Is("programme"));
+
     Item? Day()
     {
+        if (OfProgramme())
+            return Make(ItemKind.Word, 1);
         if (NoteDates.Read(Ahead, context.Today, context.UsUnits) is not { } date)
             return null;
         var words = string.Join(' ', tokens.Skip(at).Take(date.Taken).Select(token => token.Text));

@@ -17,6 +17,7 @@ sealed class WeatherFacts(DateOnly on)
         lastYear = [];
     Seen<LightEstimate>[] light = [];
     Func<Place, Place> with = here => here;
+    IReadOnlyList<ClimateReading>? record;
 
     /// <summary>Takes a fact of the weather; false for a fact of another kind.</summary>
     public bool Take(string fact)
@@ -27,6 +28,9 @@ sealed class WeatherFacts(DateOnly on)
         {
             case "nights":
                 nights = LastDays(rest[0]);
+                break;
+            case "record":
+                record = RecordOf(rest);
                 break;
             case "days":
                 days = LastDays(rest[0]);
@@ -84,13 +88,42 @@ sealed class WeatherFacts(DateOnly on)
         return true;
     }
 
-    public Surroundings Over(Surroundings around) =>
-        around with
+    public Surroundings Over(Surroundings around)
+    {
+        var here = with(around.Place!);
+        var measured = PlaceRecord.Of(around.Days, record ?? []);
+        if (record is not null && nights.Length == 0)
+            nights = [.. LastNights(measured)];
+        return around with
         {
-            Place = with(around.Place!),
+            Place = here,
             Weather = new(nights, days, air, ahead) { Light = light },
             CameFrom = place is null ? null : new(place, new(outNights, [], [], outside) { LastYear = lastYear }),
+            Places = new(around.Days, _ => measured, _ => here) { AheadOf = _ => ahead },
+            Others = [here],
         };
+    }
+
+    IEnumerable<Seen<double>> LastNights(PlaceRecord measured) =>
+        measured.Nights.Reverse().Take(Weather.Kept).Select(night => new Seen<double>(night.CoolestC, night.Ends));
+
+    /// <summary>"9*12 -*3 16*30": the coolest of each night, the newest first; a dash was not measured. Days are four degrees warmer.</summary>
+    List<ClimateReading> RecordOf(string[] spans)
+    {
+        var (day, readings) = (on, new List<ClimateReading>());
+        foreach (var span in spans)
+        {
+            var (value, times) = (span.Split('*')[0], (int)Situated.Number(span.Split('*')[1]));
+            for (var i = 0; i < times; i++, day = day.AddDays(-1))
+            {
+                if (value == "-")
+                    continue;
+                readings.Add(new("here", new(day, new(3, 0), TimeSpan.Zero), Situated.Number(value), 70));
+                readings.Add(new("here", new(day, new(13, 0), TimeSpan.Zero), Situated.Number(value) + 4, 60));
+            }
+        }
+        return readings;
+    }
 
     Seen<double>[] LastDays(string value) =>
         [.. Enumerable.Range(0, 4).Select(back => new Seen<double>(Situated.Number(value), on.AddDays(-back)))];

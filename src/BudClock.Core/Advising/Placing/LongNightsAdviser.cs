@@ -1,6 +1,7 @@
 using System.Globalization;
 using BudClock.Core.Climate;
 using BudClock.Core.Evidence;
+using BudClock.Core.Programmes;
 
 namespace BudClock.Core.Advising.Placing;
 
@@ -26,6 +27,7 @@ public sealed class LongNightsAdviser : IAdviser
             || now.Open(LaneKind.Spike)
             || now.Open(LaneKind.Bloom)
             || BudsSet(now)
+            || now.Programme is { Rules.Measure: LongNights } // which says it itself
         )
             yield break;
         if (!now.Daylight.Tells)

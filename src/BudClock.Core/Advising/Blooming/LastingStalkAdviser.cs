@@ -1,0 +1,135 @@
+using BudClock.Core.Culture;
+using BudClock.Core.Evidence;
+
+namespace BudClock.Core.Advising.Blooming;
+
+/// <summary>
+/// Rule B3: waxy vines bloom again from their old stalks; why one does not bloom is looked for in its order: age, light, feed, then mild
+/// stress; bare tendrils are left alone.
+/// </summary>
+public sealed class LastingStalkAdviser : IAdviser
+{
+    const int AfterBloomDays = 60;
+    const int AskedDays = 60;
+    const int TendrilDays = 30;
+    const int FirstYearDays = 400;
+    const double ReadingErrorCm = 0.3;
+    const double DaysInYear = 365.25;
+
+    /// <inheritdoc/>
+    public string Rule => "B3";
+
+    /// <inheritdoc/>
+    public IReadOnlyList<string> Thresholds => ["years", "stress-c"];
+
+    /// <inheritdoc/>
+    public IEnumerable<Advice> Advise(Situation now)
+    {
+        if (now.Rot is { Open: true } || now.Roots.Dead)
+            yield break;
+        if (Stalk(now) is { } stalk)
+            yield return stalk;
+        else if (Never(now) is { } never)
+            yield return never;
+        if (Tendril(now) is { } tendril)
+            yield return tendril;
+    }
+
+    Advice? Stalk(Situation now) =>
+        now.Sheet.Is(Traits.LastingStalks)
+        && now.Journal.Last(EntryKinds.BloomEnded) is { } over
+        && over.On > now.Today.AddDays(-AfterBloomDays)
+        && now.Journal.FirstSince(over.On.AddDays(1), EntryKinds.BloomOpened, EntryKinds.Blooms) is null
+            ? Say(
+                now,
+                Verdict.Hold,
+                $"Bloom over {Dates.Ago(over.On, now.Today)}: keep the flower stalk. It is a lasting one, never cut: it blooms again from there.",
+                Condition.Sign("bloom over", over.On)
+            )
+            : null;
+
+    Advice? Never(Situation now)
+    {
+        if (
+            now.Resting
+            || (now.Arrival?.Arrived ?? now.Plant.Acquired) is not { } came
+            || now.Journal.Last(EntryKinds.BloomOpened, EntryKinds.Buds, EntryKinds.SpikeStarted, EntryKinds.Blooms) is not null
+        )
+            return null;
+        var asked = now
+            .Journal.Of(EntryKinds.Note)
+            .LastOrDefault(note => note.On > now.Today.AddDays(-AskedDays) && Asks(note.Text));
+        if (asked is null)
+            return null;
+        var (years, need) = ((now.Today.DayNumber - came.DayNumber) / DaysInYear, now.Needs(Rule, "years"));
+        var age = new Condition("years here", new(Math.Round(years, 1)), new(need), "years", years >= need, came);
+        if (years < need)
+            return Say(
+                now,
+                Verdict.Hold,
+                $"Here since {Dates.Long(came)}: it is young yet. The first year goes into roots, the second it creeps, in the third it leaps; bloom "
+                    + "comes with age. Nothing to do.",
+                age
+            );
+        return Say(
+            now,
+            Verdict.Look,
+            $"Here for {years:0} years, so age is not why. Light comes next: is it bright, with some morning or evening sun? Only then feed, and only then "
+                + $"mild stress: a longer dry spell, or cooler, not below {now.Needs(Rule, "stress-c"):0} °C.",
+            age
+        );
+    }
+
+    /// <summary>The note tells of flowers that do not come.</summary>
+    static bool Asks(string? note) =>
+        note is not null
+        && (Has(note, "flower") || Has(note, "bloom"))
+        && (Has(note, "never") || Has(note, "no ") || Has(note, "not ") || Has(note, "n't") || Has(note, "without"));
+
+    static bool Has(string text, string word) => text.Contains(word, StringComparison.OrdinalIgnoreCase);
+
+    /// <summary>A vine that runs ahead without leaves is no sick one.</summary>
+    Advice? Tendril(Situation now)
+    {
+        if (now.Resting || now.Thirst.Kind is not ThirstKind.None || now.Lanes.LastOrDefault(l => l is { Kind: LaneKind.Growth, Open: true }) is not { } vine)
+            return null;
+        if (now.Journal.Last(EntryKinds.GrowthHeight) is not { } tip || tip.On < vine.From || tip.On <= now.Today.AddDays(-TendrilDays))
+            return null;
+        if (!now.Journal.Of(EntryKinds.GrowthHeight).Any(e => e.On >= vine.From && e.Amount?.InBase < tip.Amount?.InBase - ReadingErrorCm))
+            return FirstYear(now, tip);
+        var leaves = now.Journal.Of(EntryKinds.LeafCount, EntryKinds.LeafStarted).LastOrDefault(e => e.On >= vine.From && e.Amount is not { InBase: <= 0 });
+        return leaves is not null
+            ? null
+            : new(
+                Topics.GrowthCheck,
+                Rule,
+                Care.LeaveAlone,
+                Verdict.Hold,
+                null,
+                "The vine runs ahead of its leaves: leave the bare tendril alone. Leaves come later, and a tip that is handled may stop.",
+                [Condition.Sign("vine under way", tip.On)]
+            );
+    }
+
+    /// <summary>In its first year here a vine that stands still makes roots.</summary>
+    Advice? FirstYear(Situation now, Entry seen) =>
+        (now.Arrival?.Arrived ?? now.Plant.Acquired) is { } came
+        && came > now.Today.AddDays(-FirstYearDays)
+        && now.Journal.Of(EntryKinds.GrowthHeight).Any(e => e.On < seen.On)
+            ? new(
+                Topics.GrowthCheck,
+                Rule,
+                Care.LeaveAlone,
+                Verdict.Hold,
+                null,
+                $"Here since {Dates.Near(came, now.Today)}, and the vine stands still: a first year of nothing but roots is normal. Nothing to do.",
+                [Condition.Known("vine", new("stands still"), null, seen.On)]
+            )
+            : null;
+
+    Advice Say(Situation now, Verdict verdict, string reason, Condition condition) =>
+        new(Topics.Trigger, Rule, Care.Trigger, verdict, verdict is Verdict.Look ? now.Today : null, reason, [condition])
+        {
+            Ground = Ground.Interval,
+        };
+}

@@ -1,0 +1,228 @@
+using BudClock.Core.Climate;
+using BudClock.Core.Evidence;
+using BudClock.Core.Programmes;
+
+namespace BudClock.Core.Advising.Blooming;
+
+/// <summary>
+/// Rules B1, B2, B5, B6 and D2: how a running programme stands, what to do at its turn, what set it back and what that costs, and what
+/// keeps it from being counted.
+/// </summary>
+/// <remarks>It waters nothing itself: what it forbids is said by its guard, and the ordinary rules do the rest.</remarks>
+public sealed class ProgrammeAdviser : IAdviser
+{
+    /// <summary>A turn is on the Round until it is made, and for so many days at the most.</summary>
+    const int TurnDays = 14;
+
+    /// <summary>A setback is on the Round for so many days.</summary>
+    const int NewsDays = 3;
+
+    /// <summary>After so many nights without one that counts, the place is asked about.</summary>
+    const int BarrenDays = 14;
+
+    /// <summary>So many nights in a row that nobody measured are a gap worth a look.</summary>
+    const int GapNights = 3;
+
+    /// <summary>Past its usual time by four weeks it becomes a look.</summary>
+    const int OverdueDays = 28;
+
+    /// <inheritdoc/>
+    public string Rule => "B1";
+
+    /// <inheritdoc/>
+    public IReadOnlyList<string> Thresholds => [];
+
+    /// <inheritdoc/>
+    public IEnumerable<Advice> Advise(Situation now)
+    {
+        if (now.Programme is not { } run || BulbDates.Speaks(now, run))
+            return [];
+        return Said(now, run) is { } advice ? [advice] : [];
+    }
+
+    static Advice? Said(Situation now, ProgrammeRun run) =>
+        run.State switch
+        {
+            RunState.Planned => Planned(now, run),
+            RunState.Paused when run.Now is { } at => Say(
+                run,
+                at,
+                Verdict.Hold,
+                null,
+                $"{run.Programme.Title} is paused at {at.Progress} {at.Step.Measure.Words}: nothing is counted and nothing forbidden."
+            ),
+            RunState.Running when run.Now is { } at => Running(now, run, at),
+            _ => null,
+        };
+
+    static Advice Planned(Situation now, ProgrammeRun run) =>
+        new(
+            Topics.Trigger,
+            run.Programme.Rule,
+            Care.Trigger,
+            Verdict.Hold,
+            run.Order.Start,
+            $"{run.Programme.Title} is planned from {Dates.Near(run.Order.Start, now.Today)}.",
+            [Condition.Known("planned", new("on record"), null, run.Order.Entry.On)]
+        )
+        {
+            Ground = Ground.Interval,
+        };
+
+    static Advice Running(Situation now, ProgrammeRun run, StepRun at) =>
+        Vetoed(now, run) is { } veto ? Say(run, at, Verdict.Look, now.Today, veto)
+        : Setback(now, run, at) is { } setback ? Say(run, at, Verdict.Look, now.Today, setback)
+        : Turn(now, run, at) is { } turn ? turn
+        : Uncounted(now, run, at) is { } gap ? Say(run, at, Verdict.Look, now.Today, gap)
+        : Overdue(now, at) is { } overdue ? Say(run, at, Verdict.Look, now.Today, overdue)
+        : Say(run, at, Verdict.Hold, Ends(now, run), Going(now, run, at));
+
+    /// <summary>What speaks against it; a sick plant's own advice comes first, and the count waits.</summary>
+    static string? Vetoed(Situation now, ProgrammeRun run)
+    {
+        var (title, not) = (run.Programme.Title, run.Programme.NotWhile);
+        if (not.Contains(Vetoes.Newcomer) && now.Arrival is { IsNewcomer: true } arrival)
+            return $"{title} was started on a newcomer, here for {Weeks.Days(arrival.Day)}: let it settle until {Dates.Short(arrival.Until)}, and pause "
+                + "the programme.";
+        var spike = now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Spike or LaneKind.Bloom, Open: true });
+        return not.Contains(Vetoes.InBud) && spike is not null && spike.From <= run.Order.Start
+            ? $"{title} was started with a spike on its way: cold or dryness now costs its flowers. Pause the programme until they are over."
+            : null;
+    }
+
+    /// <summary>It is ill: what the programme would have done now waits.</summary>
+    static bool Sick(Situation now) =>
+        now.Rot is { Open: true } || now.Roots.Dead || now.Thirst.Kind is ThirstKind.RootAlarm || now.Pests is { Open: true };
+
+    static string? Setback(Situation now, ProgrammeRun run, StepRun at)
+    {
+        if (at.Setback is not { } setback || setback.Entry.On <= now.Today.AddDays(-NewsDays))
+            return null;
+        var when = Dates.Ago(setback.Entry.On, now.Today);
+        var what = setback.Entry.Kind == EntryKinds.NightLit ? $"A lamp burned in the night {when}" : $"{setback.Entry.Kind.Words} {when}";
+        var lost = setback.Lost switch
+        {
+            0 => "",
+            _ when at.Step.Measure is DryDays => $", {Weeks.Days(setback.Lost)} of them lost",
+            _ => "",
+        };
+        return $"{what}, in its {at.Step.Title}: {setback.Costs}{lost}. It stands at {at.Progress}{Then(now, run)}.";
+    }
+
+    /// <summary>What to do as a step begins, until it is done or some days have passed.</summary>
+    static Advice? Turn(Situation now, ProgrammeRun run, StepRun at)
+    {
+        if (run.Before is not { } before || at.From <= now.Today.AddDays(-TurnDays) || at.From <= run.Order.Start)
+            return null;
+        if (at.Step.TurnedBy.Count > 0 && now.Journal.FirstSince(at.From, [.. at.Step.TurnedBy]) is not null)
+            return null;
+        var done = $"{Capital(before.Step.Title)}: {before.Progress}. {at.Step.Turn}";
+        if (Sick(now))
+            return Say(run, at, Verdict.Hold, null, $"{Capital(before.Step.Title)}: {before.Progress}. First the plant itself; its count waits.");
+        // Water in the cold is for somebody who looks; so is anything that is only told by days.
+        var asks = at.Step.Water is StepWater.None || !now.Temper.Cold || before.Step.Water is not StepWater.None;
+        return Say(run, at, asks ? Verdict.Do : Verdict.Look, now.Today, asks ? done : $"{done} Nights are down to "
+            + $"{Degrees.Of(now.Temper.Night!.Value)}: warmer first.");
+    }
+
+    /// <summary>Why nothing is counted, or not all.</summary>
+    static string? Uncounted(Situation now, ProgrammeRun run, StepRun at)
+    {
+        if (at.Step.Measure is LongNights nights)
+            return LongNight(now, at, nights);
+        if (at.Step.Measure is not (CoolNights or CoolDays))
+            return null;
+        var place = now.Around.Place?.Name ?? "its place";
+        if (at.Unknown > 0 && at.Count + at.Missed == 0)
+            return $"Since {Dates.Short(at.From)} nobody measured a night at {place}, so none counts: write the lowest of each night down, or hang a "
+                + "thermometer there.";
+        if (at.Unknown >= GapNights && LastUnknown(now))
+            return $"{at.Progress} {at.Step.Measure.Words}; {Weeks.Nights(at.Unknown)} at {place} nobody measured, and they do not count. Write down "
+                + "what you know of them.";
+        var days = now.Today.DayNumber - at.From.DayNumber;
+        return at.Missed >= BarrenDays && at.Count == 0 ? TooWarm(now, run, at, $"in {Weeks.Days(days)}")
+            : Moved(now) && !Qualifies(now, at.Step.Measure) ? TooWarm(now, run, at, "since it was moved")
+            : null;
+    }
+
+    static bool LastUnknown(Situation now) => now.Counted.RecordOf(now.Plant.Place).Night(now.Today.AddDays(-5)) is null;
+
+    static bool Moved(Situation now) => now.Journal.Last(EntryKinds.Moved) is { } moved && moved.On > now.Today.AddDays(-BarrenDays)
+        && moved.On < now.Today.AddDays(-2);
+
+    /// <summary>One of the last nights or days here would count.</summary>
+    static bool Qualifies(Situation now, StepMeasure measure)
+    {
+        var record = now.Counted.RecordOf(now.Plant.Place);
+        return Enumerable.Range(0, 4).Select(back => now.Today.AddDays(-back)).Any(day =>
+            measure switch
+            {
+                CoolNights nights => record.Night(day)?.CoolestC <= nights.AtOrBelowC,
+                CoolDays days => record.Day(day)?.MaxC <= days.AtOrBelowC,
+                _ => true,
+            }
+        );
+    }
+
+    static string TooWarm(Situation now, ProgrammeRun run, StepRun at, string since) =>
+        $"{at.Progress} {at.Step.Measure.Words}, and none {since}: the count stands. It wants a cooler place"
+        + $"{(CoolPlaces.Best(now, at.Step.Measure) is { } best ? $", such as {best.Name}" : "")}; {run.Programme.Title.ToLowerInvariant()} waits until then.";
+
+    static string? LongNight(Situation now, StepRun at, LongNights nights)
+    {
+        if (now.Around.Garden.Latitude is null)
+            return "Long nights are counted by the sun, and the garden's latitude is not known: enter it under Garden.";
+        if (now.Around.Place is not { LampHours: > 0 and var burn } place)
+            return null;
+        if (place.LampsFrom is not { } from)
+            return $"Lamps burn here for {burn:0.#} h a day: when do they come on? Until that is set on the place's page, no night counts.";
+        return Darkness.UnbrokenHours(now.Around.Days, now.Today, [(from, burn)]) is var left && left < nights.Hours
+            ? string.Create(
+                System.Globalization.CultureInfo.InvariantCulture,
+                $"{at.Progress} {at.Step.Measure.Words}, and a lamp from {from:HH:mm} leaves {left:0.#} h: the count stands. No lamp after dusk, "
+                    + $"or another place."
+            )
+            : null;
+    }
+
+    static string? Overdue(Situation now, StepRun at) =>
+        at.Step.Measure is EntrySeen seen && now.Today > at.From.AddDays(seen.Latest + OverdueDays)
+            ? $"Since {Dates.Short(at.From)} it waits for {seen.Words}, usually {seen.Usual}–{seen.Latest} days: look closer, and end the programme where "
+                + "nothing comes this year."
+            : null;
+
+    static string Going(Situation now, ProgrammeRun run, StepRun at)
+    {
+        if (at.Step.Measure is EntrySeen seen)
+            return $"{run.Programme.Title}: {at.Step.Title} since {Dates.Short(at.From)}; {seen.Words} usually after {seen.Usual}–{seen.Latest} days.";
+        var not = at.Missed > 0 ? $", {at.Missed} that did not count" : "";
+        var unknown = at.Unknown > 0 ? $", {at.Unknown} not measured" : "";
+        return $"{run.Programme.Title}: {at.Progress} {at.Step.Measure.Words}{not}{unknown}{Then(now, run)}.";
+    }
+
+    /// <summary>"; dry weeks from about 28 Dec (20 Dec – 8 Jan)".</summary>
+    static string Then(Situation now, ProgrammeRun run)
+    {
+        var ahead = Outlook(now).Of(run);
+        if (ahead.Count == 0 || ahead[0].InWords() is not { } words)
+            return "";
+        return run.Ahead.FirstOrDefault() is { } next ? $"; {next.Title} from {words}" : $"; done {words}";
+    }
+
+    static DateOnly? Ends(Situation now, ProgrammeRun run) => Outlook(now).Of(run) is [{ Likely: { } likely }, ..] ? likely : null;
+
+    static ProgrammeOutlook Outlook(Situation now) => new(now.Counted, now.Plant.Place, now.Today);
+
+    static Advice Say(ProgrammeRun run, StepRun at, Verdict verdict, DateOnly? due, string reason) =>
+        new(
+            Topics.Trigger,
+            run.Programme.Rule,
+            Care.Trigger,
+            verdict,
+            due,
+            reason,
+            [new(at.Step.Measure.Words, new(at.Count), new(at.Step.Measure.Need), null, at.Count >= at.Step.Measure.Need, at.From)]
+        );
+
+    static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
+}

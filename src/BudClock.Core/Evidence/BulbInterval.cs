@@ -1,0 +1,42 @@
+using System.Globalization;
+using BudClock.Core.Culture;
+using BudClock.Core.Measuring;
+
+namespace BudClock.Core.Evidence;
+
+/// <summary>How many days a forced bulb takes from planting to its first open flower, as a range (rule B2).</summary>
+/// <param name="From">The early end of what eight in ten take.</param>
+/// <param name="Likely">The middle.</param>
+/// <param name="To">The late end.</param>
+/// <param name="Words">Where it is from: "about 28 days from planting".</param>
+public sealed record BulbInterval(double From, double Likely, double To, string Words)
+{
+    /// <summary>No flower opens below this, °C: what counts is the warmth above it.</summary>
+    /// <remarks>Makes 28 days at 16 °C five to six weeks on a cool sill of 11 to 12 °C (common practice); assumed as such.</remarks>
+    const double BaseC = 2;
+
+    /// <summary>A fifth either way, where nothing was learned here.</summary>
+    const double UnlearnedShare = 0.18;
+
+    /// <summary>Of one plant: what its own lots and those of its genus took here, else the sheet's days.</summary>
+    public static BulbInterval Of(Situation now) =>
+        Of(now.Sheet, [.. Forecasts.FromPlanting(now.Journal), .. now.Around.Kin(now.Plant, Forecasts.PlantedToFlower)], null);
+
+    /// <summary>Of a kind in a garden.</summary>
+    /// <param name="took">Days that earlier lots took here; none where there were none.</param>
+    /// <param name="meanC">The mean temperature of the place that they are to stand at; null for the sheet's usual.</param>
+    public static BulbInterval Of(CultureSheet sheet, IReadOnlyList<int> took, double? meanC)
+    {
+        if (took.Count > 0)
+        {
+            var spread = Spread.Of(took);
+            return new(spread.From, spread.Likely, spread.To, Text($"{took.Count} earlier {(took.Count == 1 ? "lot" : "lots")} here took about {spread.Likely:0} days"));
+        }
+        var rule = sheet.Rule("B2")!;
+        var usual = rule["days"];
+        var days = meanC is { } mean && mean > BaseC + 2 ? usual * ((rule["bright-c"] - BaseC) / (mean - BaseC)) : usual;
+        return new(days * (1 - UnlearnedShare), days, days * (1 + UnlearnedShare), Text($"about {days:0} days from planting"));
+    }
+
+    static string Text(FormattableString text) => text.ToString(CultureInfo.InvariantCulture);
+}
