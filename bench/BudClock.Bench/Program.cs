@@ -20,6 +20,16 @@ if (args is [LargeGarden.Seed, var into, var plants, var entries])
     await LargeGarden.SeedAsync(into, day, int.Parse(plants), int.Parse(entries));
     return;
 }
+if (args is ["--why", var several, var where])
+{
+    Seasons.Why(int.Parse(several), where == "south");
+    return;
+}
+if (args is ["--seasons", .. var many])
+{
+    Seasons.Run(many is [var number] ? int.Parse(number) : 200);
+    return;
+}
 if (args is [Growth.One, var size])
 {
     await Growth.MeasureAsync(int.Parse(size), day);

@@ -180,6 +180,20 @@ public static class Changes
             db.SheetChanges.Add(change.ToRow());
         };
 
+    /// <summary>Keeps a programme of the grower's own in place of an older one of that name.</summary>
+    public static Change Programme(OwnProgramme own) =>
+        async (db, _) =>
+        {
+            if (await db.Programmes.FirstOrDefaultAsync(p => p.Name == own.Name) is { } row)
+                row.Yaml = own.Yaml;
+            else
+                db.Programmes.Add(new() { Name = own.Name, Yaml = own.Yaml });
+        };
+
+    /// <summary>Takes a programme of the grower's own away; plants that run it are at none then.</summary>
+    public static Change WithoutProgramme(string name) =>
+        async (db, _) => db.Programmes.RemoveRange(await db.Programmes.Where(p => p.Name == name).ToListAsync());
+
     /// <summary>Goes back to what the sheet says.</summary>
     public static Change SheetAsShipped(SheetChange change) =>
         async (db, _) =>

@@ -17,6 +17,7 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
     public DbSet<ForecastKeptRow> ForecastsKept => Set<ForecastKeptRow>();
     public DbSet<VesselRow> Vessels => Set<VesselRow>();
     public DbSet<SheetChangeRow> SheetChanges => Set<SheetChangeRow>();
+    public DbSet<ProgrammeRow> Programmes => Set<ProgrammeRow>();
     public DbSet<Water> Waters => Set<Water>();
     public DbSet<Feed> Feeds => Set<Feed>();
     public DbSet<Recipe> Recipes => Set<Recipe>();
@@ -54,6 +55,7 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
             plant.HasMany(p => p.Entries).WithOne().HasForeignKey(e => e.PlantId);
         });
         model.Entity<VesselRow>().HasIndex(v => v.Code).IsUnique();
+        model.Entity<ProgrammeRow>().HasIndex(p => p.Name).IsUnique();
         model.Entity<OrganRow>().HasIndex(o => new { o.PlantId, o.Key }).IsUnique();
         model.Entity<EntryRow>(entry =>
         {

@@ -23,6 +23,8 @@ public static class ImportRows
                 await Changes.Vessel(vessel)(db, act);
             foreach (var change in plan.SheetChanges)
                 await Changes.Sheet(change)(db, act);
+            foreach (var own in plan.Programmes)
+                await Changes.Programme(own)(db, act);
             if (!plan.Shelf.IsEmpty)
                 await ShelfRows.TakeAsync(db, plan.Shelf);
             await PlantsAsync(db, act, plan);

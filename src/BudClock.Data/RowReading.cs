@@ -61,6 +61,7 @@ static class Rows
             "Organs" => "part",
             "ForecastsKept" => "kept forecast",
             "Vessels" => "tray",
+            "Programmes" => "programme",
             "SheetChanges" => "change of a sheet",
             _ => $"row of {table}",
         };

@@ -93,6 +93,14 @@ public sealed class VesselRow
     public string? Place { get; set; }
 }
 
+/// <summary>A programme of the grower's own, as its text.</summary>
+public sealed class ProgrammeRow
+{
+    public int Id { get; set; }
+    public required string Name { get; set; }
+    public required string Yaml { get; set; }
+}
+
 /// <summary>A grower's change to a culture sheet; the sheet itself ships with the program.</summary>
 public sealed class SheetChangeRow
 {

@@ -5,6 +5,8 @@ using BudClock.Core.Evidence;
 using BudClock.Core.Feeding;
 using BudClock.Core.Mixing;
 using BudClock.Core.Notes;
+using BudClock.Core.Planning;
+using BudClock.Core.Programmes;
 using BudClock.Core.Round;
 using BudClock.Core.Saying;
 
@@ -28,11 +30,12 @@ public sealed class GardenDay
         (Vessels, SheetChanges, Assessor) = (record.Vessels, record.SheetChanges, Assessor.With(record.SheetChanges));
         around = new(record, day, weather);
         Devices = record.Devices;
+        Own = record.Programmes;
         byTag = Assess(record.Plants, before?.Day == day ? before : null);
     }
 
     GardenDay(GardenDay other, GardenAround around, ImmutableSortedDictionary<string, Assessment> byTag) =>
-        (Garden, Places, Forecast, Day, this.around, Vessels, SheetChanges, Assessor, Unread, Devices, this.byTag) = (
+        (Garden, Places, Forecast, Day, this.around, Vessels, SheetChanges, Assessor, Unread, Devices, Own, this.byTag) = (
             other.Garden,
             other.Places,
             other.Forecast,
@@ -43,6 +46,7 @@ public sealed class GardenDay
             other.Assessor,
             other.Unread,
             other.Devices,
+            other.Own,
             byTag
         );
 
@@ -61,6 +65,8 @@ public sealed class GardenDay
         && ReferenceEquals(known.Plant.Entries, plant.Entries)
         && known.Plant.Version == plant.Version
         && now.SheetChanges.SequenceEqual(SheetChanges)
+        && now.Own.SequenceEqual(Own)
+        && known.Situation.Programme is null // which is counted by readings of long ago
         && around.Of(known.Plant).Same(now.around.Of(plant))
             ? known
             : null;
@@ -78,6 +84,20 @@ public sealed class GardenDay
     public Shelf Shelf => around.Shelf;
 
     public IReadOnlyList<SheetChange> SheetChanges { get; }
+
+    /// <summary>Programmes of the grower's own, as text.</summary>
+    public IReadOnlyList<OwnProgramme> Own { get; }
+
+    /// <summary>Every programme, the grower's own first.</summary>
+    public ProgrammeBook Programmes => around.Programmes;
+
+    /// <summary>What programmes are counted by.</summary>
+    public ProgrammeAround Counted => around.Counted;
+
+    /// <summary>What is ahead in the next weeks.</summary>
+    public IReadOnlyList<AgendaItem> Agenda => agenda ??= Core.Planning.Agenda.Of(Plants, around.Weather, around.Programmes, Day);
+
+    IReadOnlyList<AgendaItem>? agenda;
 
     /// <summary>Assesses by the sheets with this grower's changes.</summary>
     public Assessor Assessor { get; }
@@ -163,6 +183,7 @@ public sealed class GardenDay
 
         bool InOther(Assessment a) =>
             (a.Plant.Place is { } here && others.Contains(here))
+            || (others.Count > 0 && a.Situation.Programme is not null)
             || (a.Situation.Around.CameFrom is { } outside && others.Contains(outside.Place.Code));
     }
 

@@ -42,6 +42,7 @@ public class ArchitectureTests
         "Saying",
         "Feeding",
         "Round",
+        "Planning",
         "Notes",
         "Formats",
     ];

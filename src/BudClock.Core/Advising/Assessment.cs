@@ -25,14 +25,18 @@ public sealed record Assessment(
 
     /// <summary>When its open organs are likely to reach their next turn; read when first asked for.</summary>
     public IReadOnlyList<Forecast> Forecasts =>
-        forecasts ??= Measuring.Forecasts.Read(
-            Recorded,
-            Plant.Acquired,
-            turn => Situation.Around.Kin(Plant, turn),
-            Plant.Genus,
-            Situation.Sheet,
-            On
-        );
+        forecasts ??=
+        [
+            .. Measuring.Forecasts.Read(
+                Recorded,
+                Plant.Acquired,
+                turn => Situation.Around.Kin(Plant, turn),
+                Plant.Genus,
+                Situation.Sheet,
+                On
+            ),
+            .. Gone ? [] : FlowerForecasts.Read(Situation),
+        ];
 
     /// <summary>Recorded lanes, and those expected in the next three months; read when first asked for.</summary>
     public IReadOnlyList<Lane> Lanes =>

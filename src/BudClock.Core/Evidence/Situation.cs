@@ -112,6 +112,20 @@ public sealed class Situation
     /// <summary>What programmes are counted by; an unmeasured garden where nothing is known of its places.</summary>
     public ProgrammeAround Counted => Around.Places ?? new(Around.Days, _ => PlaceRecord.Empty, _ => Around.Place);
 
+    /// <summary>What is ahead of its programme, where it stands, from how long steps took on its kind before.</summary>
+    public ProgrammeOutlook Outlook => new(Counted, Plant.Place, Today) { Earlier = StepsBefore };
+
+    /// <summary>How long a step took in this plant's own earlier programmes, days.</summary>
+    IReadOnlyList<int> StepsBefore(Programme programme, Step step) =>
+        [
+            .. ProgrammeRuns
+                .All(Plant, Sheet, Journal, Counted, Around.Programmes, Today)
+                .Where(run => run.Programme.Name == programme.Name)
+                .SelectMany(run => run.Steps)
+                .Where(done => done.Step.Name == step.Name && done.To is not null)
+                .Select(done => done.To!.Value.DayNumber - done.From.DayNumber),
+        ];
+
     /// <summary>The state in one word.</summary>
     public PhaseRead Phase => phase ??= PhaseRead.Read(this);
 

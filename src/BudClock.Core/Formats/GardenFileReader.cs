@@ -2,6 +2,7 @@ using System.Text.Json;
 using BudClock.Core.Culture;
 using BudClock.Core.Measuring;
 using BudClock.Core.Mixing;
+using BudClock.Core.Programmes;
 
 namespace BudClock.Core.Formats;
 
@@ -65,6 +66,7 @@ public sealed partial class GardenFileReader
             "vessels",
             "mixing",
             "sheetChanges",
+            "programmes",
             "devices"
         );
         if (root.Text("format") is var format && format != Format)
@@ -90,7 +92,21 @@ public sealed partial class GardenFileReader
             Vessels = Vessels(root, codes, plants),
             Shelf = root.Object("mixing") is { } mixing ? new ShelfFile(latest, faults).Read(mixing) : Shelf.Empty,
             SheetChanges = [.. root.List("sheetChanges").Select(SheetChange)],
+            Programmes = [.. root.List("programmes").Select(Programme)],
         };
+    }
+
+    OwnProgramme Programme(JsonPlace at)
+    {
+        at.Known("name", "yaml");
+        var own = new OwnProgramme(Required(at, "name"), Required(at, "yaml"));
+        var reader = new ProgrammeReader(own.Name);
+        var read = reader.Read(own.Yaml);
+        foreach (var fault in reader.Faults)
+            at.Fault("yaml", $"line {fault.Line}: {fault.What}");
+        if (read is not null && read.Name != own.Name)
+            at.Fault("name", $"the text calls it {read.Name}");
+        return own;
     }
 
     List<Vessel> Vessels(JsonPlace root, HashSet<string> places, List<Plant> plants)

@@ -26,6 +26,8 @@ public static partial class GardenFileWriter
                 ShelfFile.Write(json, garden.Shelf);
             if (garden.SheetChanges.Count > 0)
                 json.Each("sheetChanges", garden.SheetChanges, SheetChange);
+            if (garden.Programmes.Count > 0)
+                json.Each("programmes", garden.Programmes, Programme);
             json.WriteEndObject();
         });
 
@@ -44,6 +46,12 @@ public static partial class GardenFileWriter
         json.WriteString("name", change.Name);
         json.Optional("value", change.Value);
         json.Optional("school", change.School);
+    }
+
+    static void Programme(Utf8JsonWriter json, OwnProgramme own)
+    {
+        json.WriteString("name", own.Name);
+        json.WriteString("yaml", own.Yaml);
     }
 
     static void GardenItself(Utf8JsonWriter json, Garden garden)

@@ -65,6 +65,9 @@ public sealed record ImportPlan(GardenRecord Here, GardenRecord File, ImportWay 
     /// <summary>Trays, reservoirs and cover pots to add or to change.</summary>
     public IReadOnlyList<Vessel> Vessels { get; } = Taken(File.Vessels, Here.Vessels, vessel => vessel.Code, Way);
 
+    /// <summary>Programmes of the grower's own to add or to change.</summary>
+    public IReadOnlyList<OwnProgramme> Programmes { get; } = Taken(File.Programmes, Here.Programmes, own => own.Name, Way);
+
     /// <summary>Changes of sheets to keep.</summary>
     public IReadOnlyList<SheetChange> SheetChanges { get; } =
         Taken(File.SheetChanges, Here.SheetChanges, change => $"{change.Sheet}\n{change.Plant}\n{change.Name}", Way);
@@ -145,7 +148,7 @@ public sealed record ImportPlan(GardenRecord Here, GardenRecord File, ImportWay 
     /// <summary>Nothing would change.</summary>
     public bool IsEmpty =>
         Plants.All(plant => !plant.Changes && plant.Fresh.Count + plant.Struck.Count == 0)
-        && Places.Count + Devices.Count + Vessels.Count + SheetChanges.Count + ShelfItems + Readings.Count + Forecast.Count == 0
+        && Places.Count + Devices.Count + Vessels.Count + SheetChanges.Count + Programmes.Count + ShelfItems + Readings.Count + Forecast.Count == 0
         && Garden == Here.Garden;
 
     static IReadOnlyList<PlantImport> ReadPlants(GardenRecord here, GardenRecord file, ImportWay way)

@@ -18,8 +18,10 @@ public static class Forecasts
     /// <summary>The last flower goes.</summary>
     public const string Faded = "faded";
 
+    static readonly EntryKind[] Open = [EntryKinds.BloomOpened, EntryKinds.Blooms];
+    static readonly EntryKind[] Buds = [EntryKinds.SpikeStarted, EntryKinds.SpikeLength, EntryKinds.Buds];
+
     const int YoungDays = 7;
-    const int LeastSpreadDays = 4; // no plant is as punctual as one or two earlier organs look
     const int SheetSpreadDays = 14;
 
     /// <summary>Each turn with the lane that leads to it and the ending that reached it.</summary>
@@ -45,8 +47,11 @@ public static class Forecasts
             select opened.On.DayNumber - planted.On.DayNumber,
         ];
 
+    /// <summary>What a running programme is for has come: buds or a spike.</summary>
+    public const string ProgrammeDone = "programme-done";
+
     /// <summary>What can be forecast.</summary>
-    public static readonly IReadOnlyList<string> Turns = [.. All.Select(turn => turn.Of)];
+    public static readonly IReadOnlyList<string> Turns = [.. All.Select(turn => turn.Of), PlantedToFlower, ProgrammeDone];
 
     /// <summary>Days that lanes of a turn took here, oldest first.</summary>
     public static IReadOnlyList<int> Intervals(string of, IEnumerable<Lane> lanes, DateOnly? acquired)
@@ -122,15 +127,14 @@ public static class Forecasts
 
     static Forecast FromRecord(Turn turn, Lane lane, IReadOnlyList<int> days, DateOnly today, string source)
     {
-        var sorted = days.Order().ToList();
-        var middle = (sorted[(sorted.Count - 1) / 2] + sorted[sorted.Count / 2]) / 2;
+        var spread = Spread.Of(days);
         return new(
             turn.Of,
             lane.Organ,
             today,
-            lane.From.AddDays(Math.Min(sorted[0], middle - LeastSpreadDays)),
-            lane.From.AddDays(middle),
-            lane.From.AddDays(Math.Max(sorted[^1], middle + LeastSpreadDays)),
+            lane.From.AddDays((int)Math.Floor(spread.From)),
+            lane.From.AddDays((int)Math.Round(spread.Likely)),
+            lane.From.AddDays((int)Math.Ceiling(spread.To)),
             source
         );
     }
@@ -147,8 +151,12 @@ public static class Forecasts
     }
 
     /// <summary>How a kept forecast turned out: the day it happened, and how many days later than said (earlier is negative).</summary>
-    public static (DateOnly Happened, int DaysLate)? Outcome(Forecast forecast, IEnumerable<Lane> lanes)
+    public static (DateOnly Happened, int DaysLate)? Outcome(Forecast forecast, IEnumerable<Lane> lanes, PlantJournal journal)
     {
+        if (forecast.Of is PlantedToFlower or ProgrammeDone)
+            return journal.FirstSince(forecast.Made.AddDays(1), forecast.Of is PlantedToFlower ? Open : Buds) is { } seen
+                ? (seen.On, seen.On.DayNumber - forecast.Likely.DayNumber)
+                : null;
         var turn = All.FirstOrDefault(t => t.Of == forecast.Of);
         var lane = lanes.FirstOrDefault(l =>
             l.Kind == turn?.Lane && l.Ending == turn.Ending && l.Organ == forecast.Organ && l.From <= forecast.Made && l.To >= forecast.Made

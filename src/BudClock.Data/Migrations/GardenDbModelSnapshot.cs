@@ -687,6 +687,28 @@ namespace BudClock.Data.Migrations
                     b.ToTable("Plants");
                 });
 
+            modelBuilder.Entity("BudClock.Data.ProgrammeRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Yaml")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Name")
+                        .IsUnique();
+
+                    b.ToTable("Programmes");
+                });
+
             modelBuilder.Entity("BudClock.Data.ReadingRow", b =>
                 {
                     b.Property<long>("Id")

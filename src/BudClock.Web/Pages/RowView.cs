@@ -72,6 +72,8 @@ public static class Say
         {
             Forecasts.FirstFlower => "First flower",
             Forecasts.Matured => "Growth finished",
+            Forecasts.PlantedToFlower => "First flower from planting",
+            Forecasts.ProgrammeDone => "Buds by the programme",
             _ => "In bloom until",
         };
 

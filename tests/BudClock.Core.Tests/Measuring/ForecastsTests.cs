@@ -65,6 +65,8 @@ public class ForecastsTests
         );
     }
 
+    static readonly PlantJournal Nothing = PlantJournal.UpTo(Start, []);
+
     [Fact]
     public void A_kept_forecast_tells_its_error_once_the_flower_is_open()
     {
@@ -79,8 +81,8 @@ public class ForecastsTests
         );
         Lane[] open = [new(LaneKind.Spike, Start, null, "s31")];
         Lane[] opened = [new(LaneKind.Spike, Start, Start.AddDays(43), "s31", Ending: "opened")];
-        Assert.Null(Forecasts.Outcome(kept, open));
-        Assert.Equal((Start.AddDays(43), 3), Forecasts.Outcome(kept, opened));
+        Assert.Null(Forecasts.Outcome(kept, open, Nothing));
+        Assert.Equal((Start.AddDays(43), 3), Forecasts.Outcome(kept, opened, Nothing));
     }
 
     [Fact]

@@ -203,15 +203,13 @@ public sealed class ProgrammeAdviser : IAdviser
     /// <summary>"; dry weeks from about 28 Dec (20 Dec – 8 Jan)".</summary>
     static string Then(Situation now, ProgrammeRun run)
     {
-        var ahead = Outlook(now).Of(run);
+        var ahead = now.Outlook.Of(run);
         if (ahead.Count == 0 || ahead[0].InWords() is not { } words)
             return "";
         return run.Ahead.FirstOrDefault() is { } next ? $"; {next.Title} from {words}" : $"; done {words}";
     }
 
-    static DateOnly? Ends(Situation now, ProgrammeRun run) => Outlook(now).Of(run) is [{ Likely: { } likely }, ..] ? likely : null;
-
-    static ProgrammeOutlook Outlook(Situation now) => new(now.Counted, now.Plant.Place, now.Today);
+    static DateOnly? Ends(Situation now, ProgrammeRun run) => now.Outlook.Of(run) is [{ Likely: { } likely }, ..] ? likely : null;
 
     static Advice Say(ProgrammeRun run, StepRun at, Verdict verdict, DateOnly? due, string reason) =>
         new(

@@ -113,7 +113,7 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
     public IReadOnlyList<(Forecast Forecast, DateOnly Happened, int DaysLate)> Outcomes =>
         [
             .. from forecast in Plant.Forecasts.Reverse()
-            let outcome = Forecasts.Outcome(forecast, Assessment.Lanes)
+            let outcome = Forecasts.Outcome(forecast, Assessment.Lanes, Assessment.Situation.Journal)
             where outcome is not null
             select (forecast, outcome.Value.Happened, outcome.Value.DaysLate),
         ];

@@ -1,0 +1,44 @@
+using BudClock.Core.Measuring;
+using BudClock.Core.Programmes;
+
+namespace BudClock.Core.Evidence;
+
+/// <summary>Rules B2 and B8: the first flower from the day of planting, and buds from a running programme.</summary>
+public static class FlowerForecasts
+{
+    /// <summary>What is forecast today; nothing for a plant that has neither.</summary>
+    public static IEnumerable<Forecast> Read(Situation now)
+    {
+        if (Planted(now) is { } planted)
+            yield return planted;
+        if (Programme(now) is { } programme)
+            yield return programme;
+    }
+
+    static Forecast? Planted(Situation now)
+    {
+        if (now.Sheet.Rule("B2") is null || now.Journal.Last(EntryKinds.Planted) is not { } planted)
+            return null;
+        if (now.Journal.FirstSince(planted.On, EntryKinds.BloomOpened, EntryKinds.Blooms, EntryKinds.Stored) is not null)
+            return null;
+        var took = BulbInterval.Of(now);
+        return new(
+            Forecasts.PlantedToFlower,
+            null,
+            now.Today,
+            planted.On.AddDays((int)Math.Floor(took.From)),
+            planted.On.AddDays((int)Math.Round(took.Likely)),
+            planted.On.AddDays((int)Math.Ceiling(took.To)),
+            took.Words
+        );
+    }
+
+    static Forecast? Programme(Situation now)
+    {
+        if (now.Programme is not { State: RunState.Running, Programme.Done.Count: > 0 } run || now.Sheet.Rule("B2") is not null)
+            return null;
+        return now.Outlook.Of(run) is [.., { Earliest: { } from, Likely: { } likely, Latest: { } to }]
+            ? new(Forecasts.ProgrammeDone, null, now.Today, from, likely, to, run.Programme.Title)
+            : null;
+    }
+}
