@@ -44,7 +44,7 @@ static class Seasons
         {
             var watch = Stopwatch.StartNew();
             SeasonReport? both = null;
-            var rows = new List<(string What, string From, int Count, int Within)>();
+            var rows = new List<(string What, string From, int Count, int Within, double DaysLate)>();
             var blooms = new List<(string Habit, int Blooms)>();
             foreach (var southern in new[] { false, true })
             {
@@ -60,7 +60,7 @@ static class Seasons
             Console.WriteLine($"    no bloom: {string.Join(", ", both.NotBloomed.GroupBy(tag => tag[..3]).Select(group => $"{group.Key} {group.Count()}"))}");
             Console.WriteLine($"    blooms: {string.Join(", ", blooms.GroupBy(b => b.Habit).Select(g => $"{g.Key} {g.Average(b => b.Blooms):0.0}"))}");
             foreach (var row in rows.GroupBy(r => (r.What, r.From)))
-                Console.WriteLine($"    {row.Key.What} by {row.Key.From}: {row.Sum(r => r.Within)} of {row.Sum(r => r.Count)} = {100.0 * row.Sum(r => r.Within) / row.Sum(r => r.Count):0} %");
+                Console.WriteLine($"    {row.Key.What} by {row.Key.From}: {row.Sum(r => r.Within)} of {row.Sum(r => r.Count)} = {100.0 * row.Sum(r => r.Within) / row.Sum(r => r.Count):0} %, {row.Average(r => r.DaysLate):0.0} days late");
         }
     }
 }

@@ -62,10 +62,10 @@ public sealed class ForecastScores
         : source.Contains("of other", StringComparison.Ordinal) ? "its kind here"
         : source.StartsWith("this plant", StringComparison.Ordinal) ? "its own record"
         : source.Contains("earlier", StringComparison.Ordinal) ? "earlier lots here"
-        : "first run";
+        : "first run " + source;
 
     /// <summary>Rows of the table: what was forecast, from what, how many came to an end, how many within the range.</summary>
-    public IEnumerable<(string What, string From, int Count, int Within)> Rows(SeasonGarden garden)
+    public IEnumerable<(string What, string From, int Count, int Within, double DaysLate)> Rows(SeasonGarden garden)
     {
         var scored =
             from pair in said
@@ -73,9 +73,9 @@ public sealed class ForecastScores
             let journal = PlantJournal.UpTo(garden.Today, plant.Log)
             let outcome = Forecasts.Outcome(pair.Value, LaneReader.Read(journal), journal)
             where outcome is not null
-            select (pair.Key.Of, pair.Key.Source, Within: outcome.Value.Happened >= pair.Value.From && outcome.Value.Happened <= pair.Value.To);
+            select (pair.Key.Of, pair.Key.Source, Within: outcome.Value.Happened >= pair.Value.From && outcome.Value.Happened <= pair.Value.To, Late: outcome.Value.DaysLate);
         foreach (var group in scored.GroupBy(one => (one.Of, one.Source)).OrderBy(group => group.Key))
-            yield return (group.Key.Of, group.Key.Source, group.Count(), group.Count(one => one.Within));
+            yield return (group.Key.Of, group.Key.Source, group.Count(), group.Count(one => one.Within), group.Average(one => one.Late));
         var record = garden.Weathers();
         var known = nights.Where(one => record.RecordOf(one.Key.Place).Night(one.Key.On) is not null && one.Key.On <= garden.Today).ToList();
         if (known.Count > 0)
@@ -85,7 +85,8 @@ public sealed class ForecastScores
                 known.Count,
                 known.Count(one =>
                     record.RecordOf(one.Key.Place).Night(one.Key.On)!.CoolestC is var c && c >= one.Value.MinLowC && c <= one.Value.MinHighC
-                )
+                ),
+                0
             );
         var reached = lengths
             .Select(one => (one, On: Reached(garden, one.Tag, one.Made, one.Need)))
@@ -96,7 +97,8 @@ public sealed class ForecastScores
                 "root length",
                 "its own measurements",
                 reached.Count,
-                reached.Count(pair => pair.On >= pair.one.Range.From && pair.On <= pair.one.Range.To!.Value.AddDays(6))
+                reached.Count(pair => pair.On >= pair.one.Range.From && pair.On <= pair.one.Range.To!.Value.AddDays(6)),
+                reached.Average(pair => pair.On!.Value.DayNumber - pair.one.Range.Likely!.Value.DayNumber)
             );
     }
 

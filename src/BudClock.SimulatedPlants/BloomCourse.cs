@@ -23,14 +23,14 @@ static class BloomCourse
             return;
         }
         if (state.Spent == 0 && !plant.Asleep && Cued(plant, air))
-            (state.BloomHeat, state.CueCount, state.DryCount) = (0, 0, 0);
+            (state.BloomHeat, state.CueCount, state.DryCount, state.BloomPace) = (0, 0, 0, plant.Luck());
     }
 
     static void Advance(SimulatedPlant plant, Air air, List<Sight> news, double heat)
     {
         var (state, habit) = (plant.State, plant.Habit);
         state.BloomHeat = heat += plant.Warmth(air);
-        if (!state.Spike && heat > habit.BloomDegreeDays.Spike)
+        if (!state.Spike && heat > habit.BloomDegreeDays.Spike * state.BloomPace)
         {
             (state.Spike, state.BloomHeat, state.Spikes) = (true, 0, state.Spikes + 1);
             news.Add(new(habit.Cue is BloomCue.LongNights ? "buds" : "spike-started", Count: habit.Cue is BloomCue.LongNights ? 6 : null, Part: state.Spikes));
@@ -43,9 +43,9 @@ static class BloomCourse
             news.Add(new("spike-lost", State: state.Chill > 0.5 ? "cold" : "dried", Part: state.Spikes));
             return;
         }
-        if (!state.Spike || heat <= habit.BloomDegreeDays.Flower)
+        if (!state.Spike || heat <= habit.BloomDegreeDays.Flower * state.BloomPace)
             return;
-        (state.Spike, state.BloomHeat, state.InBloom, state.Spent) = (false, null, habit.BloomDays, Spent);
+        (state.Spike, state.BloomHeat, state.InBloom, state.Spent) = (false, null, (int)Math.Round(habit.BloomDays * plant.Luck()), Spent);
         state.Blooms++;
         news.Add(new("bloom-opened", Part: state.Spikes));
     }
@@ -71,7 +71,10 @@ static class BloomCourse
                 state.CueCount = air.DarkHours >= habit.CueLimit ? state.CueCount + 1 : Math.Max(0, state.CueCount - 1);
                 return state.CueCount >= habit.CueDays;
             case BloomCue.CoolThenDry:
-                if (state.CueCount < habit.CueDays)
+                // A warm summer forgets the cool nights of spring.
+                if (air.NightC > habit.CueLimit + 4)
+                    (state.CueCount, state.DryCount) = (Math.Max(0, state.CueCount - 1), 0);
+                else if (state.CueCount < habit.CueDays)
                     state.CueCount += air.NightC <= habit.CueLimit ? 1 : 0;
                 else
                     state.DryCount = state.Moisture > 0.3 ? 0 : state.DryCount + 1;

@@ -2,7 +2,7 @@ namespace BudClock.SimulatedPlants;
 
 /// <summary>
 /// The habits there are. Intervals and limits of cold are common practice of growers; degree-days follow from the usual dates of each
-/// habit at the usual temperatures; what is marked so is assumed.
+/// habit at the usual temperatures, and days in bloom from the same dates; what is marked so is assumed.
 /// </summary>
 public static class Habits
 {
@@ -24,8 +24,8 @@ public static class Habits
         1000
     )
     {
-        BloomDegreeDays = (100, 300),
-        BloomDays = 12,
+        BloomDegreeDays = (100, 330),
+        BloomDays = 48,
     };
 
     /// <summary>Cattleya and kin.</summary>
@@ -43,8 +43,8 @@ public static class Habits
         1500
     )
     {
-        BloomDegreeDays = (200, 500),
-        BloomDays = 18,
+        BloomDegreeDays = (200, 260),
+        BloomDays = 38,
     };
 
     /// <summary>Phalaenopsis: cool days for five weeks (Blanchard and Runkle 2006, from memory).</summary>
@@ -52,15 +52,15 @@ public static class Habits
     {
         CueDays = 35,
         CueLimit = 26,
-        BloomDegreeDays = (80, 700),
-        BloomDays = 80,
+        BloomDegreeDays = (80, 490),
+        BloomDays = 88,
     };
 
     /// <summary>Miltoniopsis and kin: thin leaves, cool nights.</summary>
     public static readonly Habit CoolBulbs = new("cool-bulbs", "Miltoniopsis", RestKind.None, BloomCue.RipeGrowth, 5, 20, 10, 8, 2, 7, 1500)
     {
-        BloomDegreeDays = (150, 500),
-        BloomDays = 30,
+        BloomDegreeDays = (150, 640),
+        BloomDays = 56,
     };
 
     /// <summary>Caladium: leaves gone within five weeks, up in four to five weeks at 21 and 15 °C (common practice).</summary>
@@ -81,8 +81,8 @@ public static class Habits
         700
     )
     {
-        BloomDegreeDays = (150, 300),
-        BloomDays = 30,
+        BloomDegreeDays = (150, 130),
+        BloomDays = 80,
     };
 
     /// <summary>Alocasia: smaller leaves towards winter.</summary>
@@ -95,8 +95,8 @@ public static class Habits
         CueDays = 28,
         CueLimit = 10.5,
         CueDryDays = 24,
-        BloomDegreeDays = (100, 350),
-        BloomDays = 30,
+        BloomDegreeDays = (100, 345),
+        BloomDays = 41,
     };
 
     /// <summary>Tender narcissus: 28 days at 16 °C from planting, with a base of 2 °C.</summary>
@@ -116,15 +116,15 @@ public static class Habits
     {
         LivesAsleepDays = 500,
         BloomDegreeDays = (250, 142),
-        BloomDays = 15,
+        BloomDays = 21,
     };
 
     /// <summary>Hoya: dries right out, blooms in its third year in good light.</summary>
     public static readonly Habit WaxyVine = new("waxy-vine", "Hoya", RestKind.None, BloomCue.LightAndWarmth, 9, 70, 9, 14, 6, 13, 700)
     {
         Thick = true,
-        BloomDegreeDays = (300, 350),
-        BloomDays = 20,
+        BloomDegreeDays = (300, 150),
+        BloomDays = 60,
     };
 
     /// <summary>Saintpaulia: droops, perks up within hours, rots when soggy.</summary>
@@ -150,8 +150,8 @@ public static class Habits
     )
     {
         Thick = true,
-        BloomDegreeDays = (250, 250),
-        BloomDays = 30,
+        BloomDegreeDays = (250, 88),
+        BloomDays = 72,
     };
 
     /// <summary>Butterworts of dry uplands.</summary>
@@ -170,16 +170,16 @@ public static class Habits
     )
     {
         InWater = true,
-        BloomDegreeDays = (200, 200),
-        BloomDays = 20,
+        BloomDegreeDays = (200, 217),
+        BloomDays = 50,
     };
 
     /// <summary>Drosera: never dry.</summary>
     public static readonly Habit Bog = new("bog", "Drosera", RestKind.None, BloomCue.LightAndWarmth, 8, 4, 9999, -5, -2, 8, 250)
     {
         InWater = true,
-        BloomDegreeDays = (250, 250),
-        BloomDays = 20,
+        BloomDegreeDays = (250, 320),
+        BloomDays = 70,
     };
 
     /// <summary>Holiday cactus: long nights for six weeks (published for Schlumbergera; from memory).</summary>
@@ -200,8 +200,8 @@ public static class Habits
         Thick = true,
         CueDays = 40,
         CueLimit = 12,
-        BloomDegreeDays = (60, 350),
-        BloomDays = 25,
+        BloomDegreeDays = (60, 270),
+        BloomDays = 46,
     };
 
     /// <summary>Every habit.</summary>

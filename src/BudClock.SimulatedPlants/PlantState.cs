@@ -82,6 +82,9 @@ public sealed class PlantState
     /// <summary>The cue is complete; degree-days since then.</summary>
     public double? BloomHeat { get; set; }
 
+    /// <summary>How much warmth this spike wants, against its kind: about 1.</summary>
+    public double BloomPace { get; set; } = 1;
+
     /// <summary>The first sign of the spike shows.</summary>
     public bool Spike { get; set; }
 

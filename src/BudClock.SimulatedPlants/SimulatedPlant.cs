@@ -167,8 +167,15 @@ public sealed class SimulatedPlant(Habit habit, PlantState state)
     }
 
     /// <summary>Grows by the day's warmth, less where it is thirsty, dim or ill.</summary>
-    internal double Warmth(Air air) =>
-        Math.Max(0, air.MeanC - habit.BaseC) * state.Pace * (state.Reserve > 0.5 || state.Stage is Stage.Waking ? 1 : 0.3) * (0.4 + (0.6 * air.Light));
+    internal double Warmth(Air air) => Math.Max(0, air.MeanC - habit.BaseC) * state.Pace * Thirsty * Dim(air);
+
+    double Thirsty => state.Reserve > 0.5 || state.Stage is Stage.Waking ? 1 : 0.3;
+
+    /// <summary>A forced bulb lives on what it stored, and light is nothing to it.</summary>
+    double Dim(Air air) => habit.Rest is RestKind.DryBulb ? 1 : 0.4 + (0.6 * air.Light);
+
+    /// <summary>What one time differs from another, about 1: weather, place and luck that no model has (assumed, an eighth).</summary>
+    internal double Luck() => 1 + (0.25 * (Roll() + Roll() + Roll() - 1.5));
 
     /// <summary>Its next chance, 0 to 1 (splitmix64).</summary>
     public double Roll()

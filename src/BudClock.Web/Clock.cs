@@ -8,14 +8,25 @@ public sealed class Clock(TimeProvider time, DateOnly? pretendDay) : TimeProvide
     /// <summary>Whether the day is a pretend one, which every page says.</summary>
     public bool Pretends => pretendDay is not null;
 
+    /// <summary>Goes on to a day, as the clock of a practice garden does; time runs on from its present hour.</summary>
+    public void StepTo(DateOnly day)
+    {
+        if (pretendDay is { } first)
+            Volatile.Write(ref stepped, day.DayNumber - first.DayNumber - (int)Elapsed.TotalDays);
+    }
+
+    int stepped;
+
     public override DateTimeOffset GetUtcNow() =>
         pretendDay is { } day
-            ? new DateTimeOffset(day, TimeOnly.FromTimeSpan(started.TimeOfDay), TimeSpan.Zero) + Elapsed
+            ? new DateTimeOffset(day, TimeOnly.FromTimeSpan(started.TimeOfDay), TimeSpan.Zero).AddDays(Volatile.Read(ref stepped)) + Elapsed
             : time.GetUtcNow();
 
     /// <summary>Today in the garden. A pretend day is that day in every time zone.</summary>
     public DateOnly Today(Garden? garden) =>
-        pretendDay is { } day ? day.AddDays((int)Elapsed.TotalDays) : (garden ?? new("")).DayAt(time.GetUtcNow());
+        pretendDay is { } day
+            ? day.AddDays(Volatile.Read(ref stepped) + (int)Elapsed.TotalDays)
+            : (garden ?? new("")).DayAt(time.GetUtcNow());
 
     TimeSpan Elapsed => time.GetUtcNow() - started;
 }

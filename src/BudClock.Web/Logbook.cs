@@ -1,6 +1,8 @@
 using BudClock.Core.Advising;
+using BudClock.Core.Formats;
 using BudClock.Core.Notes;
 using BudClock.Data;
+using BudClock.Web.Incoming;
 using Microsoft.EntityFrameworkCore;
 using Serilog;
 
@@ -29,6 +31,7 @@ public sealed class Logbook(GardenWriter writer, TodaysGarden glasshouse, Clock 
 
     /// <summary>A garden's beginning is nobody's act to take back.</summary>
     const string Beginning = "beginning";
+    const string Aside = "aside";
 
     /// <summary>Writes an act. What this has returned from is on disk, and the garden in memory is as it is there.</summary>
     /// <param name="id">Made by whoever sends it; the same one again changes nothing.</param>
@@ -46,17 +49,32 @@ public sealed class Logbook(GardenWriter writer, TodaysGarden glasshouse, Clock 
         CancellationToken cancel = default
     ) => LogEachAsync(id, [.. tags.Select(tag => (tag, entries))], besides, cancel);
 
+    /// <summary>Writes down what was seen while a practice garden was stepped, which is nobody's act to take back.</summary>
+    public Task<Outcome> SeenAsync(
+        IReadOnlyList<(string Tag, IReadOnlyList<EntryDraft> Entries)> plants,
+        Change besides,
+        CancellationToken cancel
+    ) => LogEachAsync(Guid.CreateVersion7(), Aside, plants, besides, cancel);
+
     /// <summary>The same with entries of its own for each plant.</summary>
     public Task<Outcome> LogEachAsync(
         Guid? id,
         IReadOnlyList<(string Tag, IReadOnlyList<EntryDraft> Entries)> plants,
         Change? besides = null,
         CancellationToken cancel = default
+    ) => LogEachAsync(id, Grower, plants, besides, cancel);
+
+    Task<Outcome> LogEachAsync(
+        Guid? id,
+        string author,
+        IReadOnlyList<(string Tag, IReadOnlyList<EntryDraft> Entries)> plants,
+        Change? besides,
+        CancellationToken cancel
     )
     {
         var act = id ?? Guid.CreateVersion7();
         var assessed = new List<Assessment>();
-        return WriteAsync(act, Grower, Words(plants), Write, assessed, cancel);
+        return WriteAsync(act, author, Words(plants), Write, assessed, cancel);
 
         // Where each entry belongs is decided here, while nobody else writes, against the garden as it stands now.
         async Task Write(GardenDb db, ActRow row)
@@ -103,6 +121,18 @@ public sealed class Logbook(GardenWriter writer, TodaysGarden glasshouse, Clock 
     /// <summary>Begins a garden. Undo passes over it: without it there would be no garden to undo anything in.</summary>
     public Task<Outcome> BeginAsync(string words, Change change) =>
         WriteAsync(Guid.CreateVersion7(), Beginning, words, change, null, CancellationToken.None);
+
+    /// <summary>Begins another garden in place of the one that is here, of which nothing is left: for the demo's folder only.</summary>
+    public async Task BeginAgainAsync(string words, GardenRecord garden)
+    {
+        await writer.EmptyAsync();
+        glasshouse.Forget();
+        await BeginAsync(words, ImportRows.Take(new ImportPlan(ImportDesk.Nothing, garden, ImportWay.Add, GardenToo: true)));
+    }
+
+    /// <summary>Keeps something that is nobody's act to take back, such as a setting of what goes out.</summary>
+    public Task<Outcome> AsideAsync(string words, Change change, CancellationToken cancel = default) =>
+        WriteAsync(Guid.CreateVersion7(), Aside, words, change, null, cancel);
 
     /// <summary>Keeps what devices measured. It is nobody's act, so undo passes over it.</summary>
     /// <returns>How many were of a place that is known.</returns>

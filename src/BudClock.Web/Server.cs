@@ -9,6 +9,7 @@ using BudClock.Web.Doorstep;
 using BudClock.Web.Incoming;
 using BudClock.Web.Outside;
 using BudClock.Web.Photos;
+using BudClock.Web.Practising;
 using BudClock.Web.StandIns;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.Http.Features;
@@ -105,6 +106,7 @@ public static class Server
         });
         services.AddRazorPages();
         services.AddRouting(routing => routing.LowercaseUrls = true);
+        services.AddSingleton<SteppingDesk>();
         if (options.Demo)
             services.AddHostedService<DemoWeather>();
         if (options.Demo && options.StandIns)
@@ -122,6 +124,9 @@ public static class Server
         services.AddHostedService(all => all.GetRequiredService<MqttListener>());
         services.AddSingleton<ForecastWatcher>();
         services.AddHostedService(all => all.GetRequiredService<ForecastWatcher>());
+        services.AddSingleton<DigestSender>();
+        services.AddHostedService(all => all.GetRequiredService<DigestSender>());
+        services.AddHttpClient(DigestSender.Client, client => client.Timeout = TimeSpan.FromSeconds(10));
         services
             .AddHttpClient(ForecastWatcher.Client, client => client.MaxResponseContentBufferSize = 1024 * 1024)
             .AddStandardResilienceHandler(resilience =>
@@ -152,6 +157,7 @@ public static class Server
         app.MapRazorPages();
         app.MapGardenApi();
         app.MapReadingsApi();
+        app.MapCalendarApi();
         app.MapPictures();
     }
 
@@ -162,8 +168,12 @@ public static class Server
         var databases = services.GetRequiredService<IDbContextFactory<GardenDb>>();
         await GardenFolder.PrepareAsync(databases, options.DataFolder, words => Log.Warning("{Words}", words));
         await sheets;
-        if (options.Demo)
-            await DemoAsync(services);
+        if (!options.Demo)
+            return;
+        await DemoAsync(services);
+        // A garden that was stepped goes on where it was.
+        if (await SteppedState.ReadAsync(services.GetRequiredService<GardenStore>()) is { } stepped && options.Day is null)
+            services.GetRequiredService<Clock>().StepTo(stepped.Day);
     }
 
     /// <summary>Only into a folder without a garden: nobody's own garden gets made-up readings and notes.</summary>

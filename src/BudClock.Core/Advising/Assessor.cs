@@ -9,6 +9,9 @@ public sealed class Assessor
 {
     readonly CultureSheets sheets;
 
+    /// <summary>The sheets it assesses by.</summary>
+    public CultureSheets Sheets => sheets;
+
     /// <exception cref="InvalidDataException">A sheet names an unknown rule, or lacks a threshold that one needs.</exception>
     public Assessor(CultureSheets sheets)
     {

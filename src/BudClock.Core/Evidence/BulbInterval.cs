@@ -1,4 +1,5 @@
 using System.Globalization;
+using BudClock.Core.Climate;
 using BudClock.Core.Culture;
 using BudClock.Core.Measuring;
 
@@ -11,9 +12,15 @@ namespace BudClock.Core.Evidence;
 /// <param name="Words">Where it is from: "about 28 days from planting".</param>
 public sealed record BulbInterval(double From, double Likely, double To, string Words)
 {
+    /// <summary>It is from lots that bloomed here.</summary>
+    public bool Learned { get; init; }
+
     /// <summary>No flower opens below this, °C: what counts is the warmth above it.</summary>
     /// <remarks>Makes 28 days at 16 °C five to six weeks on a cool sill of 11 to 12 °C (common practice); assumed as such.</remarks>
     const double BaseC = 2;
+
+    /// <summary>So many days tell of those to come.</summary>
+    const int LastDays = 5;
 
     /// <summary>A fifth either way, where nothing was learned here.</summary>
     const double UnlearnedShare = 0.18;
@@ -30,12 +37,33 @@ public sealed record BulbInterval(double From, double Likely, double To, string 
         if (took.Count > 0)
         {
             var spread = Spread.Of(took);
-            return new(spread.From, spread.Likely, spread.To, Text($"{took.Count} earlier {(took.Count == 1 ? "lot" : "lots")} here took about {spread.Likely:0} days"));
+            return new(spread.From, spread.Likely, spread.To, Text($"{took.Count} earlier {(took.Count == 1 ? "lot" : "lots")} here took about {spread.Likely:0} days"))
+            {
+                Learned = true,
+            };
         }
         var rule = sheet.Rule("B2")!;
         var usual = rule["days"];
         var days = meanC is { } mean && mean > BaseC + 2 ? usual * ((rule["bright-c"] - BaseC) / (mean - BaseC)) : usual;
         return new(days * (1 - UnlearnedShare), days, days * (1 + UnlearnedShare), Text($"about {days:0} days from planting"));
+    }
+
+    /// <summary>A planted lot by the warmth that it has had and has now, where its place is measured; null where it is not.</summary>
+    /// <param name="record">Of the place where it stands.</param>
+    public static BulbInterval? ByWarmth(CultureSheet sheet, PlaceRecord record, DateOnly planted, DateOnly today)
+    {
+        var rule = sheet.Rule("B2")!;
+        var wants = rule["days"] * (rule["bright-c"] - BaseC);
+        var last = record.Days.Where(day => day.Day > today.AddDays(-LastDays) && day.Day <= today && day.MeanC is not null).ToList();
+        if (last.Count == 0)
+            return null;
+        var rate = Math.Max(1, last.Average(day => day.MeanC!.Value) - BaseC);
+        // Days that nobody measured are taken to be as the last ones.
+        var had = 0d;
+        for (var day = planted.AddDays(1); day <= today; day = day.AddDays(1))
+            had += Math.Max(0, (record.Day(day)?.MeanC - BaseC) ?? rate);
+        var days = today.DayNumber - planted.DayNumber + (Math.Max(0, wants - had) / rate);
+        return new(days * (1 - UnlearnedShare), days, days * (1 + UnlearnedShare), Text($"the warmth it had, and {rate + BaseC:0.#} °C now"));
     }
 
     static string Text(FormattableString text) => text.ToString(CultureInfo.InvariantCulture);

@@ -22,6 +22,8 @@ public static class FlowerForecasts
         if (now.Journal.FirstSince(planted.On, EntryKinds.BloomOpened, EntryKinds.Blooms, EntryKinds.Stored) is not null)
             return null;
         var took = BulbInterval.Of(now);
+        if (!took.Learned && BulbInterval.ByWarmth(now.Sheet, now.Counted.RecordOf(now.Plant.Place), planted.On, now.Today) is { } warmth)
+            took = warmth;
         return new(
             Forecasts.PlantedToFlower,
             null,

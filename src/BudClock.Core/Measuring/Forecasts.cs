@@ -18,20 +18,27 @@ public static class Forecasts
     /// <summary>The last flower goes.</summary>
     public const string Faded = "faded";
 
-    static readonly EntryKind[] Open = [EntryKinds.BloomOpened, EntryKinds.Blooms];
+    static readonly EntryKind[] Open = [EntryKinds.BloomOpened];
     static readonly EntryKind[] Buds = [EntryKinds.SpikeStarted, EntryKinds.SpikeLength, EntryKinds.Buds];
 
     const int YoungDays = 7;
+
+    /// <summary>The sheet's usual year tells of no place: a third of its days either way, and two weeks at the least.</summary>
     const int SheetSpreadDays = 14;
+    const double SheetSpreadShare = 0.35;
 
     /// <summary>Each turn with the lane that leads to it and the ending that reached it.</summary>
-    sealed record Turn(string Of, LaneKind Lane, string Ending, LaneKind? Next, string One);
+    /// <param name="Share">How much one differs from another, as a share of its days: what grows in the open season varies most.</param>
+    sealed record Turn(string Of, LaneKind Lane, string Ending, LaneKind? Next, string One, double Share);
+
+    /// <summary>Other plants of the kind stand elsewhere and began at another time.</summary>
+    const double KinApart = 1.4;
 
     static readonly Turn[] All =
     [
-        new(FirstFlower, LaneKind.Spike, "opened", LaneKind.Bloom, "spike"),
-        new(Matured, LaneKind.Growth, "matured", null, "growth"),
-        new(Faded, LaneKind.Bloom, "faded", null, "bloom"),
+        new(FirstFlower, LaneKind.Spike, "opened", LaneKind.Bloom, "spike", 0.17),
+        new(Matured, LaneKind.Growth, "matured", null, "growth", 0.14),
+        new(Faded, LaneKind.Bloom, "faded", null, "bloom", 0.1),
     ];
 
     /// <summary>Days from planting to the first open flower: how long lots of a forced bulb took (rule B2).</summary>
@@ -42,7 +49,7 @@ public static class Forecasts
         [
             .. from planted in journal.Of(EntryKinds.Planted)
             let next = journal.Of(EntryKinds.Planted).FirstOrDefault(other => other.On > planted.On)
-            let opened = journal.FirstSince(planted.On, EntryKinds.BloomOpened, EntryKinds.Blooms)
+            let opened = journal.FirstSince(planted.On, EntryKinds.BloomOpened)
             where opened is not null && !(next?.On < opened.On) && opened.On < planted.On.AddDays(180)
             select opened.On.DayNumber - planted.On.DayNumber,
         ];
@@ -107,27 +114,29 @@ public static class Forecasts
                 turn,
                 lane,
                 own,
+                turn.Share,
                 today,
                 own.Count == 1 ? $"this plant's earlier {turn.One}" : $"this plant's {own.Count} earlier {turn.One}s"
             );
         if (!young && kind is not null && kin(turn.Of) is { Count: > 0 } others)
-            return FromRecord(turn, lane, others, today, $"{others.Count} {turn.One}{(others.Count == 1 ? "" : "s")} of other {kind} here");
-        return Usual(turn, sheet) is { } days
-            ? new(
-                turn.Of,
-                lane.Organ,
-                today,
-                lane.From.AddDays(days - SheetSpreadDays),
-                lane.From.AddDays(days),
-                lane.From.AddDays(days + SheetSpreadDays),
-                "the sheet's usual year"
-            )
-            : null;
+            return FromRecord(turn, lane, others, turn.Share * KinApart, today, $"{others.Count} {turn.One}{(others.Count == 1 ? "" : "s")} of other {kind} here");
+        if (Usual(turn, sheet) is not { } days)
+            return null;
+        var half = Math.Max(SheetSpreadDays, (int)(SheetSpreadShare * days));
+        return new(
+            turn.Of,
+            lane.Organ,
+            today,
+            lane.From.AddDays(Math.Max(0, days - half)),
+            lane.From.AddDays(days),
+            lane.From.AddDays(days + half),
+            "the sheet's usual year"
+        );
     }
 
-    static Forecast FromRecord(Turn turn, Lane lane, IReadOnlyList<int> days, DateOnly today, string source)
+    static Forecast FromRecord(Turn turn, Lane lane, IReadOnlyList<int> days, double share, DateOnly today, string source)
     {
-        var spread = Spread.Of(days);
+        var spread = Spread.Of(days, share);
         return new(
             turn.Of,
             lane.Organ,

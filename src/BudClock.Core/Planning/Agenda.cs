@@ -111,11 +111,19 @@ public sealed class Agenda
     /// <summary>Bulbs that are held back for a day: planting, light, flower.</summary>
     IEnumerable<AgendaItem> Bulbs(Assessment plant)
     {
-        if (plant.Situation.Programme is not { } run || !IsHeldBack(plant, run) || plant.Situation.Rest is null)
+        if (plant.Situation.Programme is not { } run || !IsHeldBack(plant, run))
             yield break;
         var (took, wanted) = (BulbInterval.Of(plant.Situation), run.Order.BloomOn!.Value);
         var plantOn = wanted.AddDays(-(int)Math.Round(took.Likely));
         var (key, tags) = ($"{plant.Plant.Tag}/{run.Order.Entry.Id:n}", new[] { plant.Plant.Tag });
+        if (plant.Situation.Rest is null)
+            yield return new(
+                $"{key}/order",
+                AgendaKind.LastDay,
+                plantOn.AddDays(-(int)plant.Situation.Needs("B2", "order")),
+                "Order the bulbs by now.",
+                tags
+            );
         yield return new($"{key}/plant", AgendaKind.Start, plantOn, $"Plant it for {Dates.Near(wanted, today)}, then a week dark at 10 °C.", tags);
         yield return new(
             $"{key}/light",
@@ -189,7 +197,16 @@ public sealed class Agenda
     bool Could(Assessment plant, Programme programme) =>
         programme.IsFor(plant.Situation.Sheet)
         && !(plant.Situation.Programme is { } run && run.Order.Start > today.AddDays(-240))
-        && plant.Situation.Arrival is not { IsNewcomer: true };
+        && plant.Situation.Arrival is not { IsNewcomer: true }
+        && !IsDone(plant, programme.Steps[0].Measure);
+
+    /// <summary>The last weeks where it stands did it already, without anybody's help.</summary>
+    bool IsDone(Assessment plant, StepMeasure measure)
+    {
+        var record = plant.Situation.Counted.RecordOf(plant.Plant.Place);
+        return measure is CoolDays days
+            && Enumerable.Range(1, days.Need).Count(back => record.Day(today.AddDays(-back))?.MaxC <= days.AtOrBelowC) >= days.Need;
+    }
 
     /// <summary>Places out of doors, on the day of last year's first night that endangered what stands there now.</summary>
     IEnumerable<AgendaItem> Cold()

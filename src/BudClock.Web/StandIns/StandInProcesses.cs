@@ -108,5 +108,6 @@ public sealed class StandInProcesses(
             process.StandardInput.Close();
             process.Dispose();
         }
+        running.Clear();
     }
 }

@@ -26,7 +26,7 @@ public sealed class BulbDates : IAdviser
 
     /// <summary>This rule speaks for a programme in place of the general one: before planting, by its date.</summary>
     public static bool Speaks(Situation now, ProgrammeRun run) =>
-        now.Sheet.Rule("B2") is not null && now.Rest is not null && run is { State: RunState.Running, Steps.Count: 1 };
+        now.Sheet.Rule("B2") is not null && run is { State: RunState.Running, Steps.Count: 1 };
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -54,8 +54,10 @@ public sealed class BulbDates : IAdviser
 
     Advice HeldBack(Situation now, ProgrammeOrder order)
     {
-        var last = LastDay(now.Sheet, now.Today, now.Around.Garden.Southern);
-        if (now.Today > last)
+        var took = BulbInterval.Of(now);
+        var planting = order.BloomOn?.AddDays(-(int)Math.Round(took.Likely));
+        var last = LastDay(now.Sheet, planting ?? now.Today, now.Around.Garden.Southern);
+        if ((planting ?? now.Today) > last)
             return Say(
                 now,
                 Verdict.Hold,
@@ -72,8 +74,7 @@ public sealed class BulbDates : IAdviser
                     + "Name the day it is wanted for, and its planting day follows.",
                 Condition.Known("programme", new(order.Text), null, order.Entry.On)
             );
-        var took = BulbInterval.Of(now);
-        var plant = wanted.AddDays(-(int)Math.Round(took.Likely));
+        var plant = planting!.Value;
         var condition = new Condition("planting day", new(Dates.Short(plant)), null, null, now.Today >= plant.AddDays(-Leeway), now.Today);
         var span = Dates.Range(now.Today.AddDays((int)Math.Round(took.From)), now.Today.AddDays((int)Math.Round(took.To)));
         if (now.Today < plant.AddDays(-Leeway))

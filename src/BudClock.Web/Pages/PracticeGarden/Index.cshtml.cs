@@ -1,0 +1,31 @@
+using BudClock.Practice;
+using BudClock.Web.Practising;
+using Microsoft.AspNetCore.Mvc;
+
+namespace BudClock.Web.Pages.PracticeGarden;
+
+/// <summary>Set situations to practise, and what has come of the stepped garden so far.</summary>
+public sealed class IndexModel(TodaysGarden glasshouse, SteppingDesk desk) : GardenPage(glasshouse)
+{
+    public bool CanStep => desk.CanStep;
+    public SteppedState? State { get; private set; }
+
+    public async Task OnGetAsync() => State = await desk.StateAsync();
+
+    public async Task<IActionResult> OnPostAsync(string name, CancellationToken cancel)
+    {
+        if (!desk.CanStep || PracticeSituations.Named(name) is not { } situation)
+            return NotFound();
+        await desk.BeginAsync(situation, cancel);
+        return Redirect("/");
+    }
+
+    /// <summary>Back to the lighthouse.</summary>
+    public async Task<IActionResult> OnPostDemoAsync(CancellationToken cancel)
+    {
+        if (!desk.CanStep)
+            return NotFound();
+        await desk.BeginAsync(null, cancel);
+        return Redirect("/");
+    }
+}
