@@ -33,6 +33,11 @@ public abstract class YamlFile(string file)
             faults.Add(new(file, e.Start.Line, e.Message));
             return null;
         }
+        catch (InvalidOperationException e) // nodes that do not close
+        {
+            faults.Add(new(file, 1, e.Message));
+            return null;
+        }
         if (stream.Documents.Count > 0 && stream.Documents[0].RootNode is YamlMappingNode root)
             return root;
         faults.Add(new(file, 1, $"expected {expected}"));
