@@ -181,9 +181,18 @@ public sealed class GardenDay
         var changed = Plants.Where(InOther).Select(a => next.Assessed(a.Plant)).Select(a => KeyValuePair.Create(a.Plant.Tag, a)).ToList();
         return changed.Count == 0 ? next : new GardenDay(next, next.around, byTag.SetItems(changed)) { names = names, Forecast = forecast };
 
+        // A programme counts readings of long ago, wherever the plant stood since its start.
+        bool Recounted(Assessment a) =>
+            a.Situation.Programme is { } run
+            && run.Order.Start <= Day
+            && Places.Any(place =>
+                (place.Code == a.Plant.Place || a.Plant.Entries.Any(entry => entry.On >= run.Order.Start && entry.Sets.Any(set => set.To == place.Code)))
+                && !ReferenceEquals(around.Weather.RecordOf(place.Code), weather.RecordOf(place.Code))
+            );
+
         bool InOther(Assessment a) =>
             (a.Plant.Place is { } here && others.Contains(here))
-            || (others.Count > 0 && a.Situation.Programme is not null)
+            || Recounted(a)
             || (a.Situation.Around.CameFrom is { } outside && others.Contains(outside.Place.Code));
     }
 

@@ -69,8 +69,8 @@ public class CommandLineTests
         string At(string name) => Path.Combine(folder.FullName, name);
         await File.WriteAllBytesAsync(At("in.json"), await site.Http.GetByteArrayAsync("/api/garden", Stop), Stop);
 
-        Assert.StartsWith("Sound: 38 plants", (await RunAsync("check", At("in.json"))).Out);
-        Assert.StartsWith("Added 38 plants", (await RunAsync("import", At("in.json"), "--data", At("a"))).Out);
+        Assert.StartsWith("Sound: 40 plants", (await RunAsync("check", At("in.json"))).Out);
+        Assert.StartsWith("Added 40 plants", (await RunAsync("import", At("in.json"), "--data", At("a"))).Out);
         Assert.Equal("Added 0 plants, 0 entries, 0 readings.\n", (await RunAsync("import", At("in.json"), "--data", At("a"))).Out);
         Assert.Equal(0, (await RunAsync("backup", At("copy.zip"), "--data", At("a"))).Code);
         Assert.Equal(0, (await RunAsync("restore", At("copy.zip"), "--data", At("b"))).Code);

@@ -143,7 +143,7 @@ public class PicturesTests
             ("Form.Where", "51.5 N 0.7 E"),
             ("Form.TimeZone", "Europe/London")
         );
-        Assert.Contains("38 new plants", (await other.ImportAsync("garden.zip", zip)).QuerySelector(".done").Words());
+        Assert.Contains("40 new plants", (await other.ImportAsync("garden.zip", zip)).QuerySelector(".done").Words());
         Assert.Contains("0 new plants, 0 new entries", (await other.ImportAsync("garden.zip", zip)).QuerySelector(".done").Words());
         var link = (await other.PageAsync("/plants/ONC-02")).QuerySelector(".strip a")!.GetAttribute("href");
         Assert.NotEmpty(await other.Http.GetByteArrayAsync(link, Stop));

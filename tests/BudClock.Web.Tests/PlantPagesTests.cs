@@ -17,7 +17,7 @@ public class PlantPagesTests
             .Concat((await site.PageAsync("/bench")).QuerySelectorAll(".tile .num"))
             .Select(e => e.Words())
             .ToList();
-        Assert.Equal(38, tags.Count);
+        Assert.Equal(40, tags.Count);
         foreach (var tag in tags)
         {
             var page = await site.PageAsync($"/plants/{tag}");

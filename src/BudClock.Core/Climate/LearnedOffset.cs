@@ -56,6 +56,9 @@ public sealed record LearnedOffset(double Share, double OffsetC, int Outcomes, O
         return (likely, likely + (known.Low * wider), likely + (known.High * wider));
     }
 
+    /// <summary>Fewer errors than this tell no range.</summary>
+    const int Few = 5;
+
     /// <summary>Learns from outcomes up to now; null with fewer than <see cref="Least"/>.</summary>
     public static LearnedOffset? Learn(IEnumerable<ForecastOutcome> outcomes)
     {
@@ -65,7 +68,9 @@ public sealed record LearnedOffset(double Share, double OffsetC, int Outcomes, O
             return null;
         var model = Model.Of(near.TakeLast(Window).ToList());
         var (errors, missing) = Errors(near);
-        var ranges = new List<(int Lead, double Low, double High)> { Range(near[^1].Lead, errors.Select(e => e.Error), missing) };
+        // In the first days too few were foretold to tell a range: then what the model says of the days it was learned from.
+        var first = errors.Count >= Few ? errors.Select(e => e.Error) : near.Select(o => o.MeasuredC - model.Says(o.ForecastC));
+        var ranges = new List<(int Lead, double Low, double High)> { Range(near[^1].Lead, first, missing) };
         foreach (var group in all.Where(o => o.Lead > 1).GroupBy(o => o.Lead / 3 * 3).Where(g => g.Count() >= Least).OrderBy(g => g.Key))
             ranges.Add(
                 Range(
@@ -87,7 +92,7 @@ public sealed record LearnedOffset(double Share, double OffsetC, int Outcomes, O
     static (double Low, double High) Spread(List<double> errors, double missing)
     {
         errors.Sort();
-        var below = Math.Clamp((int)Math.Floor((errors.Count + 1) * missing / 2), 1, errors.Count / 2);
+        var below = Math.Clamp((int)Math.Floor((errors.Count + 1) * missing / 2), 1, Math.Max(1, errors.Count / 2));
         return (errors[below - 1], errors[^below]);
     }
 

@@ -73,7 +73,7 @@ public sealed class Agenda
     {
         if (plant.Situation.Programme is not { State: RunState.Running or RunState.Planned } run || IsHeldBack(plant, run))
             yield break;
-        var key = $"{plant.Plant.Tag}/{run.Order.Entry.Id:n}";
+        var key = Key(plant, run);
         if (run.State is RunState.Planned)
             yield return new(
                 $"{key}/start",
@@ -105,6 +105,9 @@ public sealed class Agenda
             };
     }
 
+    /// <summary>An order that is corrected is another entry of the same day, and the same thing in a calendar.</summary>
+    static string Key(Assessment plant, ProgrammeRun run) => $"{plant.Plant.Tag}/{run.Programme.Name}/{run.Order.Entry.On.DayNumber}";
+
     static bool IsHeldBack(Assessment plant, ProgrammeRun run) =>
         plant.Situation.Sheet.Rule("B2") is not null && run is { State: RunState.Running, Steps.Count: 1, Order.BloomOn: not null };
 
@@ -115,7 +118,7 @@ public sealed class Agenda
             yield break;
         var (took, wanted) = (BulbInterval.Of(plant.Situation), run.Order.BloomOn!.Value);
         var plantOn = wanted.AddDays(-(int)Math.Round(took.Likely));
-        var (key, tags) = ($"{plant.Plant.Tag}/{run.Order.Entry.Id:n}", new[] { plant.Plant.Tag });
+        var (key, tags) = (Key(plant, run), new[] { plant.Plant.Tag });
         if (plant.Situation.Rest is null)
             yield return new(
                 $"{key}/order",

@@ -12,7 +12,7 @@ namespace BudClock.Web.Outside;
 public static class GardenCalendar
 {
     /// <summary>So far ahead the calendar looks, weeks.</summary>
-    public const int Weeks = 26;
+    public const int Weeks = 52;
 
     /// <summary>A calendar asks again after so long.</summary>
     static readonly TimeSpan Refresh = TimeSpan.FromHours(6);

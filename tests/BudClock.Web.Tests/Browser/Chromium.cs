@@ -136,6 +136,13 @@ public sealed class Chromium : IDisposable
         new OpenQA.Selenium.Interactions.Actions(driver).MoveToElement(from).ClickAndHold().MoveToElement(to).Release().Perform();
     }
 
+    /// <summary>Presses on an element, moves it sideways by so many pixels and lets go.</summary>
+    public void DragBy(IWebElement what, int pixels)
+    {
+        Run("arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })", what);
+        new OpenQA.Selenium.Interactions.Actions(driver).MoveToElement(what).ClickAndHold().MoveByOffset(pixels, 0).Release().Perform();
+    }
+
     /// <summary>The page as it prints on paper of a size in inches.</summary>
     public byte[] Pdf(double width, double height)
     {
