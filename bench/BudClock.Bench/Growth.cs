@@ -43,8 +43,8 @@ static class Growth
         var note = await TimeAsync(() => http.PostAsJsonAsync("/api/notes", new { text = "p-0007 growth 8 cm" }));
         GC.Collect();
         Console.WriteLine(
-            $"{plants,7} plants   cold {cold,8:0.0} ms   warm {warm,7:0.0} ms   note {note,6:0.0} ms   "
-                + $"memory {Process.GetCurrentProcess().WorkingSet64 / 1048576,5} MB"
+            $"{plants, 7} plants   cold {cold, 8:0.0} ms   warm {warm, 7:0.0} ms   note {note, 6:0.0} ms   "
+                + $"memory {Process.GetCurrentProcess().WorkingSet64 / 1048576, 5} MB"
         );
     }
 

@@ -79,7 +79,7 @@ static class LargeGarden
             (4 or 5, 1) => (EntryKinds.RootLength, new Quantity(1 + ((on.Day + (on.Month * 30)) % 60 / 5.0), Unit.Cm), null),
             (11, 0) => (EntryKinds.LeavesGone, null, null),
             (5, 2) => (EntryKinds.Bulbs, null, "wrinkled"),
-            ( >= 6 and <= 10, _) => (EntryKinds.Watered, new Quantity(random.Next(100, 500), Unit.Ml), null),
+            (>= 6 and <= 10, _) => (EntryKinds.Watered, new Quantity(random.Next(100, 500), Unit.Ml), null),
             (12 or 1 or 2 or 3, _) => (EntryKinds.Note, null, "looked at it, nothing to do"),
             _ => (EntryKinds.GrowthHeight, new Quantity(random.Next(10, 200) / 10.0, Unit.Cm), null),
         };

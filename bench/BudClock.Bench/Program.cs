@@ -14,15 +14,11 @@ using Microsoft.Extensions.DependencyInjection;
 // Measures Bud Clock on a large garden, as ratios to a plain ADO.NET read of every entry in the same run.
 // Usage: dotnet run -c Release --project bench/BudClock.Bench [FOLDER]   (the folder keeps the seeded garden for the next run)
 //        dotnet run -c Release --project bench/BudClock.Bench -- --growth   (200, 2,000 and 20,000 plants beside each other)
+//        dotnet run -c Release --project bench/BudClock.Bench -- --seasons [PLANTS]   (two simulated years, for docs/seasons.md)
 var day = new DateOnly(2031, 5, 24);
 if (args is [LargeGarden.Seed, var into, var plants, var entries])
 {
     await LargeGarden.SeedAsync(into, day, int.Parse(plants), int.Parse(entries));
-    return;
-}
-if (args is ["--why", var several, var where])
-{
-    Seasons.Why(int.Parse(several), where == "south");
     return;
 }
 if (args is ["--seasons", .. var many])
@@ -46,7 +42,7 @@ if (!File.Exists(Path.Combine(folder, GardenDatabase.FileName)))
     await Itself.RunAsync(LargeGarden.Seed, folder, "2000", "150");
 
 var plain = Best(5, () => PlainRead(Path.Combine(folder, GardenDatabase.FileName)));
-Console.WriteLine($"plain ADO.NET read of every entry   {plain.TotalMilliseconds,8:0.0} ms   (the measure)");
+Console.WriteLine($"plain ADO.NET read of every entry   {plain.TotalMilliseconds, 8:0.0} ms   (the measure)");
 
 var options = new ServerOptions
 {
@@ -100,18 +96,18 @@ foreach (var line in (string[])["p-0007 growth 8 cm, bulbs wrinkled yesterday", 
     Aim($"reading \"{line}\"", Best(50, () => Read(line)), "below 20 ms");
 
 GC.Collect();
-Console.WriteLine($"resident memory                     {Process.GetCurrentProcess().WorkingSet64 / 1048576,8} MB   (below 400 MB)");
+Console.WriteLine($"resident memory                     {Process.GetCurrentProcess().WorkingSet64 / 1048576, 8} MB   (below 400 MB)");
 
 var (advice, bytes) = OnePlant(LargeGarden.Plant(7, day, 150), day);
 Console.WriteLine(
-    $"advice for one plant, 150 entries   {advice.TotalMilliseconds,8:0.000} ms   (below 0.1 ms), "
+    $"advice for one plant, 150 entries   {advice.TotalMilliseconds, 8:0.000} ms   (below 0.1 ms), "
         + $"{bytes / 1024} kB allocated (below 100 kB)"
 );
 
 void Say(string what, TimeSpan time, string aim) =>
-    Console.WriteLine($"{what,-35} {time.TotalMilliseconds,8:0.0} ms   ratio {time / plain:0.000}{(aim.Length > 0 ? $" ({aim})" : "")}");
+    Console.WriteLine($"{what, -35} {time.TotalMilliseconds, 8:0.0} ms   ratio {time / plain:0.000}{(aim.Length > 0 ? $" ({aim})" : "")}");
 
-void Aim(string what, TimeSpan time, string aim) => Console.WriteLine($"{what,-60} {time.TotalMilliseconds,8:0.00} ms   ({aim})");
+void Aim(string what, TimeSpan time, string aim) => Console.WriteLine($"{what, -60} {time.TotalMilliseconds, 8:0.00} ms   ({aim})");
 
 // As the line is read at each pause of the typing, with what it could become.
 void Read(string line)

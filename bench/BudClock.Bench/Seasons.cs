@@ -1,66 +1,145 @@
+using System.Collections.Concurrent;
+using System.Globalization;
+using System.Text;
 using BudClock.Core.Advising;
-using System.Diagnostics;
 using BudClock.Practice;
+using BudClock.SimulatedPlants;
 
 namespace BudClock.Bench;
 
-/// <summary>Two simulated years with four growers in two hemispheres, for docs/seasons.md.</summary>
+/// <summary>Two simulated years with four growers in two hemispheres, as the tables of docs/seasons.md.</summary>
 static class Seasons
 {
     const int Days = 730;
+    const int SeedNorth = 7;
+    const int SeedSouth = 8;
 
-    /// <summary>The last of a log, for who wants to know why.</summary>
-    static void Tail(SeasonGarden garden, string tag)
-    {
-        var (plant, log, model) = garden.Plants[tag];
-        Console.WriteLine($"  {tag} {model.Habit.Name} died of {model.State.DiedOf} rot {model.State.Rot:0.00} roots {model.State.Roots:0.0} reserve {model.State.Reserve:0.0} place {plant.Place}");
-        foreach (var entry in log.TakeLast(14))
-            Console.WriteLine($"      {entry.On:yyyy-MM-dd} {entry}");
-    }
+    static readonly Func<Action<SeasonGarden, Assessment>, SeasonGrower>[] Growers =
+    [
+        said => new AdvisedGrower { Said = said },
+        said => new AdvisedGrower(0.5) { Said = said },
+        _ => new CalendarGrower(),
+        _ => new LimpGrower(),
+    ];
 
-    public static void Why(int plants, bool southern)
-    {
-        var garden = SeasonGarden.Of(southern, plants, southern ? 8 : 7);
-        var said = new Dictionary<string, string>();
-        var grower = new AdvisedGrower { Said = (_, a) => said[a.Plant.Tag] = string.Join("\n      ", a.Advice.Select(x => $"{x.Verdict} {x.Topic} {x.Rule}: {x.Reason}")) };
-        SeasonReport.Live(garden, grower, Days);
-        foreach (var (tag, one) in garden.Plants)
-            if (!one.Model.Alive || (one.Model.Habit.ShouldBloom && one.Model.State.Blooms == 0))
-            {
-                Tail(garden, tag);
-                Console.WriteLine("      " + said.GetValueOrDefault(tag));
-            }
-    }
+    sealed record Row(string What, string From, int Count, int Within, double DaysLate);
+
+    /// <summary>What one grower came to in both gardens.</summary>
+    sealed record Came(
+        SeasonReport Report,
+        IReadOnlyList<Row> Forecasts,
+        IReadOnlyDictionary<string, (double Blooms, double Limp, int Lost)> Habits,
+        long Said,
+        int Twice
+    );
 
     public static void Run(int plants)
     {
-        foreach (var grower in new Func<Action<SeasonGarden, Assessment>, SeasonGrower>[]
-        {
-            said => new AdvisedGrower { Said = said },
-            said => new AdvisedGrower(0.5) { Said = said },
-            _ => new CalendarGrower(),
-            _ => new LimpGrower(),
-        })
-        {
-            var watch = Stopwatch.StartNew();
-            SeasonReport? both = null;
-            var rows = new List<(string What, string From, int Count, int Within, double DaysLate)>();
-            var blooms = new List<(string Habit, int Blooms)>();
-            foreach (var southern in new[] { false, true })
-            {
-                var (garden, scores) = (SeasonGarden.Of(southern, plants / 2, southern ? 8 : 7), new ForecastScores());
-                var report = SeasonReport.Live(garden, grower((g, a) => scores.Take(g, a)), Days, g => scores.Take(g, g.Weathers()));
-                both = both is null ? report : both.And(report);
-                rows.AddRange(scores.Rows(garden));
-                blooms.AddRange(garden.Plants.Values.Select(one => (one.Model.Habit.Name, one.Model.State.Blooms)));
-            }
-            Console.WriteLine($"{both!.Grower}: {both.Plants} plants, {both.Lost.Count} lost, {both.Bloomed} of {both.ShouldBloom} bloomed, {watch.Elapsed.TotalSeconds:0} s");
-            foreach (var cause in both.Lost.GroupBy(lost => lost).OrderByDescending(group => group.Count()))
-                Console.WriteLine($"    {cause.Count()} {cause.Key.Habit}: {cause.Key.Of}");
-            Console.WriteLine($"    no bloom: {string.Join(", ", both.NotBloomed.GroupBy(tag => tag[..3]).Select(group => $"{group.Key} {group.Count()}"))}");
-            Console.WriteLine($"    blooms: {string.Join(", ", blooms.GroupBy(b => b.Habit).Select(g => $"{g.Key} {g.Average(b => b.Blooms):0.0}"))}");
-            foreach (var row in rows.GroupBy(r => (r.What, r.From)))
-                Console.WriteLine($"    {row.Key.What} by {row.Key.From}: {row.Sum(r => r.Within)} of {row.Sum(r => r.Count)} = {100.0 * row.Sum(r => r.Within) / row.Sum(r => r.Count):0} %, {row.Average(r => r.DaysLate):0.0} days late");
-        }
+        var came = Growers.Select(grower => Live(grower, plants)).ToList();
+        Console.WriteLine(Text(came, plants));
     }
+
+    static Came Live(Func<Action<SeasonGarden, Assessment>, SeasonGrower> grower, int plants)
+    {
+        SeasonReport? both = null;
+        var (rows, limp, said, twice) = (new List<Row>(), new ConcurrentDictionary<string, int>(), 0L, 0);
+        var models = new List<SimulatedPlant>();
+        foreach (var southern in new[] { false, true })
+        {
+            var (garden, scores) = (SeasonGarden.Of(southern, plants / 2, southern ? SeedSouth : SeedNorth), new ForecastScores());
+            var report = SeasonReport.Live(garden, grower(Take), Days, Evening);
+            both = both is null ? report : both.And(report);
+            rows.AddRange(scores.Rows(garden).Select(row => new Row(row.What, row.From, row.Count, row.Within, row.DaysLate)));
+            models.AddRange(garden.Plants.Values.Select(plant => plant.Model));
+
+            void Take(SeasonGarden g, Assessment plant)
+            {
+                said++;
+                twice += plant.Advice.GroupBy(advice => (advice.Topic, advice.Care.Facts().Question)).Count(group => group.Count() > 1);
+                scores.Take(g, plant);
+            }
+
+            void Evening(SeasonGarden g)
+            {
+                scores.Take(g, g.Weathers());
+                foreach (var plant in g.Plants.Values)
+                    if (plant.Model is { Alive: true, Leaves.State: "limp" })
+                        limp.AddOrUpdate(plant.Model.Habit.Name, 1, (_, days) => days + 1);
+            }
+        }
+        var habits = models
+            .GroupBy(model => model.Habit.Name)
+            .ToDictionary(
+                group => group.Key,
+                group =>
+                    (
+                        group.Average(model => (double)model.State.Blooms),
+                        limp.GetValueOrDefault(group.Key) / (double)group.Count(),
+                        group.Count(model => !model.Alive)
+                    )
+            );
+        return new(both!, rows, habits, said, twice);
+    }
+
+    static string Text(IReadOnlyList<Came> came, int plants)
+    {
+        var text = new StringBuilder();
+        text.AppendLine($"| grower | plants | lost | % | bloomed, of those that should |");
+        text.AppendLine("| --- | --- | --- | --- | --- |");
+        foreach (var one in came)
+            text.AppendLine(
+                Numbers($"| {one.Report.Grower} | {plants} | {one.Report.Lost.Count} | {100.0 * one.Report.Lost.Count / plants:0.#} | ") + Numbers($"{one.Report.Bloomed} of {one.Report.ShouldBloom} |")
+            );
+        text.AppendLine().AppendLine("Causes of death:").AppendLine();
+        foreach (var one in came)
+            text.AppendLine(
+                $"- *{one.Report.Grower}*: "
+                    + (
+                        one.Report.Lost.Count == 0
+                            ? "none"
+                            : string.Join(
+                                "; ",
+                                one.Report.Lost.GroupBy(lost => lost.Of)
+                                    .OrderByDescending(group => group.Count())
+                                    .Select(group => $"{group.Count()} by {group.Key} ({ByHabit(group)})")
+                            )
+                    )
+            );
+        text.AppendLine().AppendLine("Blooms a plant in two years, and days with limp leaves a plant:").AppendLine();
+        text.AppendLine($"| habit | {string.Join(" | ", came.Select(one => one.Report.Grower))} |");
+        text.AppendLine($"| --- |{string.Concat(came.Select(_ => " --- |"))}");
+        foreach (var habit in came[0].Habits.Keys.Order(StringComparer.Ordinal))
+            text.AppendLine(
+                $"| {habit} | "
+                    + $"{string.Join(" | ", came.Select(one => Numbers($"{one.Habits[habit].Blooms:0.0}, {one.Habits[habit].Limp:0}")))} |"
+            );
+        text.AppendLine().AppendLine("Forecasts of who follows the advice, against their ranges of 80 %:").AppendLine();
+        text.AppendLine("| forecast | from | came to an end | within the range | % | days late |");
+        text.AppendLine("| --- | --- | --- | --- | --- | --- |");
+        foreach (var kind in came[0].Forecasts.GroupBy(row => row.What))
+        {
+            if (kind.Select(row => row.From).Distinct().Count() > 1)
+                foreach (var from in kind.GroupBy(row => row.From))
+                    Line(from.Key, from);
+            Line("all", kind);
+
+            void Line(string source, IEnumerable<Row> some)
+            {
+                var (count, within) = (some.Sum(row => row.Count), some.Sum(row => row.Within));
+                text.AppendLine(
+                    Numbers($"| {kind.Key} | {source} | {count} | {within} | {100.0 * within / count:0} | ") + Numbers($"{some.Sum(row => row.DaysLate * row.Count) / count:0.0} |")
+                );
+            }
+        }
+        text.AppendLine()
+            .AppendLine(
+                Numbers($"Assessments that were asked for: {came[0].Said:#,0}; questions that were answered twice: {came[0].Twice}.")
+            );
+        return text.ToString();
+    }
+
+    static string ByHabit(IEnumerable<(string Habit, string Of)> lost) =>
+        string.Join(", ", lost.GroupBy(one => one.Habit).Select(habit => $"{habit.Count()} {habit.Key}"));
+
+    static string Numbers(FormattableString text) => text.ToString(CultureInfo.InvariantCulture);
 }

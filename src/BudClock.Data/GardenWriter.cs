@@ -115,7 +115,9 @@ public sealed class GardenWriter(IDbContextFactory<GardenDb> databases)
         return places;
     }
 
-    /// <summary>Takes everything out of the folder's database, as one transaction: for a demo's folder, in which nothing is anybody's own.</summary>
+    /// <summary>
+    /// Takes everything out of the folder's database, as one transaction: for a demo's folder, in which nothing is anybody's own.
+    /// </summary>
     public async Task EmptyAsync(CancellationToken cancel = default)
     {
         await gate.WaitAsync(cancel);

@@ -79,8 +79,8 @@ public static class ImportRows
         var undone = await db.Entries.Where(e => e.StruckBy != null).Select(e => e.Id).ToListAsync();
         var rows = new Dictionary<Guid, EntryRow>();
         foreach (var some in undone.Where(fresh.Contains).Chunk(500))
-            foreach (var row in await db.Entries.Where(e => some.Contains(e.Id)).ToListAsync())
-                rows[row.Id] = row;
+        foreach (var row in await db.Entries.Where(e => some.Contains(e.Id)).ToListAsync())
+            rows[row.Id] = row;
         return rows;
     }
 

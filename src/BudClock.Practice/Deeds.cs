@@ -26,10 +26,12 @@ public static class Deeds
             yield return Deed.Plant;
     }
 
-    static bool IsFilled(Entry entry) => (entry.Kind == EntryKinds.Tray || entry.Kind == EntryKinds.Reservoir) && entry.Amount is { InBase: > 0.5 };
+    static bool IsFilled(Entry entry) =>
+        (entry.Kind == EntryKinds.Tray || entry.Kind == EntryKinds.Reservoir) && entry.Amount is { InBase: > 0.5 };
 
     static bool Little(Entry entry) =>
-        entry.Text?.Contains("light", StringComparison.OrdinalIgnoreCase) == true || entry.Amount is { Dimension: Dimension.Volume, InBase: < LittleMl };
+        entry.Text?.Contains("light", StringComparison.OrdinalIgnoreCase) == true
+        || entry.Amount is { Dimension: Dimension.Volume, InBase: < LittleMl };
 
     /// <summary>The entry that a grower writes of what was seen; null for a kind that logs do not know.</summary>
     public static Entry? Seen(Sight sight, DateOnly on, DateTimeOffset logged, Guid id) =>

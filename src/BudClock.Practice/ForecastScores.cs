@@ -7,7 +7,9 @@ using BudClock.Core.Measuring;
 namespace BudClock.Practice;
 
 /// <summary>How often what was forecast in a simulated garden came within its range, kind by kind.</summary>
-/// <remarks>A forecast is scored once for each event and source: as it stood a fortnight after its lane began, or when first made.</remarks>
+/// <remarks>
+/// A forecast is scored once for each event and source: as it stood a fortnight after its lane began, or when first made.
+/// </remarks>
 public sealed class ForecastScores
 {
     const int SettledDays = 14;
@@ -35,9 +37,9 @@ public sealed class ForecastScores
     public void Take(SeasonGarden garden, PlaceWeathers weathers)
     {
         foreach (var place in garden.Places)
-            foreach (var day in weathers.AheadOf(place.Code).Days14)
-                if (day is { MinLowC: not null, MinHighC: not null } && day.On > garden.Today)
-                    nights.TryAdd((place.Code, day.On, day.On.DayNumber - garden.Today.DayNumber), day);
+        foreach (var day in weathers.AheadOf(place.Code).Days14)
+            if (day is { MinLowC: not null, MinHighC: not null } && day.On > garden.Today)
+                nights.TryAdd((place.Code, day.On, day.On.DayNumber - garden.Today.DayNumber), day);
     }
 
     static bool Leads(Lane lane, string of) =>
@@ -62,7 +64,8 @@ public sealed class ForecastScores
         : source.Contains("of other", StringComparison.Ordinal) ? "its kind here"
         : source.StartsWith("this plant", StringComparison.Ordinal) ? "its own record"
         : source.Contains("earlier", StringComparison.Ordinal) ? "earlier lots here"
-        : "first run " + source;
+        : source.StartsWith("the warmth", StringComparison.Ordinal) ? "the warmth it had"
+        : "a first run";
 
     /// <summary>Rows of the table: what was forecast, from what, how many came to an end, how many within the range.</summary>
     public IEnumerable<(string What, string From, int Count, int Within, double DaysLate)> Rows(SeasonGarden garden)
@@ -73,11 +76,18 @@ public sealed class ForecastScores
             let journal = PlantJournal.UpTo(garden.Today, plant.Log)
             let outcome = Forecasts.Outcome(pair.Value, LaneReader.Read(journal), journal)
             where outcome is not null
-            select (pair.Key.Of, pair.Key.Source, Within: outcome.Value.Happened >= pair.Value.From && outcome.Value.Happened <= pair.Value.To, Late: outcome.Value.DaysLate);
+            select (
+                pair.Key.Of,
+                pair.Key.Source,
+                Within: outcome.Value.Happened >= pair.Value.From && outcome.Value.Happened <= pair.Value.To,
+                Late: outcome.Value.DaysLate
+            );
         foreach (var group in scored.GroupBy(one => (one.Of, one.Source)).OrderBy(group => group.Key))
             yield return (group.Key.Of, group.Key.Source, group.Count(), group.Count(one => one.Within), group.Average(one => one.Late));
         var record = garden.Weathers();
-        var known = nights.Where(one => record.RecordOf(one.Key.Place).Night(one.Key.On) is not null && one.Key.On <= garden.Today).ToList();
+        var known = nights
+            .Where(one => record.RecordOf(one.Key.Place).Night(one.Key.On) is not null && one.Key.On <= garden.Today)
+            .ToList();
         if (known.Count > 0)
             yield return (
                 "night at a place",
@@ -104,7 +114,8 @@ public sealed class ForecastScores
 
     /// <summary>The first day a length was measured to be there; it is measured weekly, so it was there up to six days before.</summary>
     static DateOnly? Reached(SeasonGarden garden, string tag, DateOnly after, double need) =>
-        garden.Plants[tag]
+        garden
+            .Plants[tag]
             .Log.FirstOrDefault(e => e.Kind == EntryKinds.RootLength && e.On > after && e.Amount is { } cm && cm.InBase >= need)
             ?.On;
 }

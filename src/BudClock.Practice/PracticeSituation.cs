@@ -7,10 +7,19 @@ namespace BudClock.Practice;
 public sealed record PracticeEnd(bool Won, string Words);
 
 /// <summary>What a practice has come to: its day, and what is true of its plants.</summary>
-public sealed record PracticeView(DateOnly Day, IReadOnlyDictionary<string, SimulatedPlant> Plants, IReadOnlyList<Told> Acts, IReadOnlyDictionary<string, DateOnly> Bloomed)
+public sealed record PracticeView(
+    DateOnly Day,
+    IReadOnlyDictionary<string, SimulatedPlant> Plants,
+    IReadOnlyList<Told> Acts,
+    IReadOnlyDictionary<string, DateOnly> Bloomed
+)
 {
     /// <summary>The first watering of a plant since the practice began; null for none.</summary>
-    public Told? FirstWater(string tag) => Acts.FirstOrDefault(act => act.Tag == tag && (act.Words.StartsWith("Watered", StringComparison.Ordinal) || act.Words.StartsWith("Soaked", StringComparison.Ordinal)));
+    public Told? FirstWater(string tag) =>
+        Acts.FirstOrDefault(act =>
+            act.Tag == tag
+            && (act.Words.StartsWith("Watered", StringComparison.Ordinal) || act.Words.StartsWith("Soaked", StringComparison.Ordinal))
+        );
 }
 
 /// <summary>A set situation to practise: a small garden on a day, what is hidden in it, and how it ends.</summary>

@@ -76,7 +76,8 @@ public sealed class SeasonGarden
         {
             Tag = tag,
             Taxon = $"{habit.Genus} species",
-            Place = bulb ? "cellar"
+            Place =
+                bulb ? "cellar"
                 : habit.Name is "holiday-cactus" or "rosette" or "single-stem" or "waxy-vine" ? "sill"
                 : "bench",
             Acquired = Today.AddYears(-4),
@@ -118,7 +119,9 @@ public sealed class SeasonGarden
     /// <summary>Writes what was seen today.</summary>
     public void Write(string tag, Sight sight)
     {
-        if (Deeds.Seen(sight, Today, DateTimeOffset.UnixEpoch.AddSeconds(++written), new Guid((int)written, 0, 0, new byte[8])) is { } entry)
+        if (
+            Deeds.Seen(sight, Today, DateTimeOffset.UnixEpoch.AddSeconds(++written), new Guid((int)written, 0, 0, new byte[8])) is { } entry
+        )
             Plants[tag].Log.Add(entry);
     }
 
@@ -149,7 +152,8 @@ public sealed class SeasonGarden
             records[place.Code] = (records.GetValueOrDefault(place.Code) ?? PlaceRecord.Empty).With(fresh, day, day.AddDays(1));
         }
         forecast.RemoveAll(one =>
-            one.Made < day.AddDays(-ForecastKeptDays) || (one.Made < day && !LearnedLeads.Contains(one.On.DayNumber - one.Made!.Value.DayNumber))
+            one.Made < day.AddDays(-ForecastKeptDays)
+            || (one.Made < day && !LearnedLeads.Contains(one.On.DayNumber - one.Made!.Value.DayNumber))
         );
         forecast.AddRange(sky.Forecast(day));
     }

@@ -59,7 +59,9 @@ public sealed class LimpGrower : SeasonGrower
     }
 }
 
-/// <summary>Follows every Do, looks where a look is asked for, reads the season sets, and writes it all down, or only a share of it.</summary>
+/// <summary>
+/// Follows every Do, looks where a look is asked for, reads the season sets, and writes it all down, or only a share of it.
+/// </summary>
 /// <param name="share">The share that is written down, 0 to 1.</param>
 public sealed class AdvisedGrower(double share = 1, int seed = 1) : SeasonGrower
 {
@@ -80,8 +82,8 @@ public sealed class AdvisedGrower(double share = 1, int seed = 1) : SeasonGrower
         var weathers = garden.Weathers();
         var around = garden.Around(weathers);
         foreach (var (tag, (_, log, model)) in garden.Plants)
-            foreach (var sight in CarefulEye.Glance(model, Last(log, EntryKinds.Leaves), Last(log, EntryKinds.Bulbs)).ToList())
-                See(garden, tag, sight);
+        foreach (var sight in CarefulEye.Glance(model, Last(log, EntryKinds.Leaves), Last(log, EntryKinds.Bulbs)).ToList())
+            See(garden, tag, sight);
         foreach (var (tag, (_, log, model)) in garden.Plants.ToList())
             if (!model.Alive && !log.Exists(e => e.Kind == EntryKinds.Died))
                 garden.Write(tag, EntryKinds.Died, text: model.State.DiedOf);
@@ -246,7 +248,8 @@ public sealed class AdvisedGrower(double share = 1, int seed = 1) : SeasonGrower
         if (plant.Situation.Rot is { Open: true } || plant.Situation.Roots.Dead || !garden.Plants[plant.Plant.Tag].Model.Alive)
             return;
         Act(garden, plant.Plant.Tag, EntryKinds.ProgrammeStarted, text: programme.Name);
-        var best = CoolPlaces.Of(garden.Places, plant.Situation.Counted, programme, plant.Situation.Temper.DangerC, garden.Today)
+        var best = CoolPlaces
+            .Of(garden.Places, plant.Situation.Counted, programme, plant.Situation.Temper.DangerC, garden.Today)
             .First(place => place.Place.Setting != "store");
         if (programme.Steps[0].Measure is not LongNights)
             MoveTo(garden, plant.Plant.Tag, best.Place.Code);

@@ -70,7 +70,9 @@ public sealed class SimulatedSky(SimulatedWeather weather, GardenDays calendar)
         if (read.Count == 0)
             return new(day, 15, 20, 0.8, frame.LightHours, 24 - frame.LightHours, 0.7);
         var mine = read.Where(one => calendar.At(one.At).Day == day).ToList();
-        var night = read.Where(one => calendar.IsNight(one.At) && one.At.UtcTicks < frame.Rise && one.At.UtcTicks > frame.Rise - (14 * TimeSpan.TicksPerHour));
+        var night = read.Where(one =>
+            calendar.IsNight(one.At) && one.At.UtcTicks < frame.Rise && one.At.UtcTicks > frame.Rise - (14 * TimeSpan.TicksPerHour)
+        );
         IReadOnlyList<(TimeOnly, double)> lit = place is { LampHours: > 0 and var hours, LampsFrom: { } on } ? [(on, hours)] : [];
         return new(
             day,

@@ -33,7 +33,13 @@ static class BloomCourse
         if (!state.Spike && heat > habit.BloomDegreeDays.Spike * state.BloomPace)
         {
             (state.Spike, state.BloomHeat, state.Spikes) = (true, 0, state.Spikes + 1);
-            news.Add(new(habit.Cue is BloomCue.LongNights ? "buds" : "spike-started", Count: habit.Cue is BloomCue.LongNights ? 6 : null, Part: state.Spikes));
+            news.Add(
+                new(
+                    habit.Cue is BloomCue.LongNights ? "buds" : "spike-started",
+                    Count: habit.Cue is BloomCue.LongNights ? 6 : null,
+                    Part: state.Spikes
+                )
+            );
             return;
         }
         // Thirst or cold blasts buds.

@@ -75,7 +75,9 @@ public sealed record Habit(
     /// <summary>Stands in a tray, or over a reservoir: wet is normal.</summary>
     public bool InWater { get; init; }
 
-    /// <summary>Days it lives on its own water asleep: a tuber or bulb in store, bare bulbs, a bare stem (common practice: a winter and more).</summary>
+    /// <summary>
+    /// Days it lives on its own water asleep: a tuber or bulb in store, bare bulbs, a bare stem (common practice: a winter and more).
+    /// </summary>
     public double LivesAsleepDays { get; init; } = 240;
 
     /// <summary>Thick leaves fold before they hang.</summary>

@@ -48,7 +48,19 @@ public static class Habits
     };
 
     /// <summary>Phalaenopsis: cool days for five weeks (Blanchard and Runkle 2006, from memory).</summary>
-    public static readonly Habit SingleStem = new("single-stem", "Phalaenopsis", RestKind.None, BloomCue.CoolDays, 8, 30, 10, 15, 8, 12, 900)
+    public static readonly Habit SingleStem = new(
+        "single-stem",
+        "Phalaenopsis",
+        RestKind.None,
+        BloomCue.CoolDays,
+        8,
+        30,
+        10,
+        15,
+        8,
+        12,
+        900
+    )
     {
         CueDays = 35,
         CueLimit = 26,

@@ -85,7 +85,11 @@ public sealed class SimulatedPlant(Habit habit, PlantState state)
     }
 
     /// <summary>Share of its leaves that breathes out.</summary>
-    double Leaf => Asleep ? 0.08 : state.Stage is Stage.Waking ? 0.3 : state.Stage is Stage.Retreating ? 0.5 : 1;
+    double Leaf =>
+        Asleep ? 0.08
+        : state.Stage is Stage.Waking ? 0.3
+        : state.Stage is Stage.Retreating ? 0.5
+        : 1;
 
     void Drink(Air air)
     {
@@ -140,7 +144,10 @@ public sealed class SimulatedPlant(Habit habit, PlantState state)
         if (state.Salt > 0.6)
             state.Roots = Math.Max(0, state.Roots - 0.02);
         if (state.Rot >= 1)
-            state.DiedOf = Asleep ? "rot: wet at rest" : air.NightC < habit.RotsBelowC ? "rot: wet and cold" : "rot: wet for too long";
+            state.DiedOf =
+                Asleep ? "rot: wet at rest"
+                : air.NightC < habit.RotsBelowC ? "rot: wet and cold"
+                : "rot: wet for too long";
     }
 
     void Freeze(Air air)
@@ -234,6 +241,10 @@ public sealed class SimulatedPlant(Habit habit, PlantState state)
         if (state.Stage is Stage.Growing or Stage.Waking && !state.Ripe && state.ShootCm > 0.5)
             yield return new("growth-height", Cm: Math.Round(state.ShootCm, 1), Part: state.Shoots);
         if (state.Spike && state.InBloom is null && state.BloomHeat is { } heat)
-            yield return new("spike-length", Cm: Math.Round(1 + (25 * Math.Min(1, heat / habit.BloomDegreeDays.Flower)), 1), Part: state.Spikes);
+            yield return new(
+                "spike-length",
+                Cm: Math.Round(1 + (25 * Math.Min(1, heat / habit.BloomDegreeDays.Flower)), 1),
+                Part: state.Spikes
+            );
     }
 }

@@ -3,7 +3,9 @@ namespace BudClock.SimulatedPlants;
 /// <summary>The year of a plant: shoots, growth, the way to rest, rest, and waking.</summary>
 static class YearCourse
 {
-    /// <summary>Days before which nothing wakes, and degree-days that it takes then (assumed, about three months and a warm fortnight).</summary>
+    /// <summary>
+    /// Days before which nothing wakes, and degree-days that it takes then (assumed, about three months and a warm fortnight).
+    /// </summary>
     const int LeastRestDays = 75;
     const double WakeHeat = 90;
 
@@ -97,7 +99,14 @@ static class YearCourse
         if (state.Ripe && ++state.RipeDays > 60 && !rests && habit.Rest is not RestKind.DryBulb && air.DayHours > 10)
         {
             (state.Heat, state.StageDays, state.Ripe, state.ShootCm, state.Shoots) = (0, 0, false, 0.5, state.Shoots + 1);
-            news.Add(new(habit.Cue is BloomCue.RipeGrowth || habit.Rest is RestKind.None && habit.Name == "waxy-vine" ? "growth-started" : "leaf-started", Part: state.Shoots));
+            news.Add(
+                new(
+                    habit.Cue is BloomCue.RipeGrowth || habit.Rest is RestKind.None && habit.Name == "waxy-vine"
+                        ? "growth-started"
+                        : "leaf-started",
+                    Part: state.Shoots
+                )
+            );
         }
     }
 

@@ -186,8 +186,10 @@ public sealed class GardenDay
             a.Situation.Programme is { } run
             && run.Order.Start <= Day
             && Places.Any(place =>
-                (place.Code == a.Plant.Place || a.Plant.Entries.Any(entry => entry.On >= run.Order.Start && entry.Sets.Any(set => set.To == place.Code)))
-                && !ReferenceEquals(around.Weather.RecordOf(place.Code), weather.RecordOf(place.Code))
+                (
+                    place.Code == a.Plant.Place
+                    || a.Plant.Entries.Any(entry => entry.On >= run.Order.Start && entry.Sets.Any(set => set.To == place.Code))
+                ) && !ReferenceEquals(around.Weather.RecordOf(place.Code), weather.RecordOf(place.Code))
             );
 
         bool InOther(Assessment a) =>

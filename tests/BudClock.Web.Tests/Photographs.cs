@@ -56,8 +56,8 @@ static class Photographs
         using var bitmap = new SKBitmap(width, height);
         bitmap.Erase(SKColors.Red);
         for (var x = width / 2; x < width; x++)
-            for (var y = 0; y < height; y++)
-                bitmap.SetPixel(x, y, SKColors.Blue);
+        for (var y = 0; y < height; y++)
+            bitmap.SetPixel(x, y, SKColors.Blue);
         using var data = bitmap.Encode(format, 95);
         return data.ToArray();
     }

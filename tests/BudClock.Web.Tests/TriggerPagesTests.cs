@@ -24,7 +24,14 @@ public class TriggerPagesTests
         var plan = await site.PageAsync("/triggers/bulbs?Dates=2031-12-24&Bulbs=24&Every=28&Store=store");
         Assert.Equal(5, plan.QuerySelectorAll(".plan-lots tbody tr th").Length);
         Assert.Contains("above 10 °C", plan.QuerySelector("main")!.TextContent, StringComparison.Ordinal); // the dry store is too warm
-        var board = await site.PostAsync("/triggers/bulbs", ("Dates", "2031-12-24"), ("Bulbs", "24"), ("Every", "28"), ("Store", "store"), ("Diameter", "20"));
+        var board = await site.PostAsync(
+            "/triggers/bulbs",
+            ("Dates", "2031-12-24"),
+            ("Bulbs", "24"),
+            ("Every", "28"),
+            ("Store", "store"),
+            ("Diameter", "20")
+        );
         Assert.NotNull(board.QuerySelector("#lane-NAR-04"));
         Assert.NotNull(board.QuerySelector("#lane-NAR-08"));
         Assert.Contains("Bulbs for 24 Dec", await site.TextAsync("/plants/NAR-04"), StringComparison.Ordinal);
@@ -41,7 +48,10 @@ public class TriggerPagesTests
         var page = await site.PostAsync("/triggers/programmes/cool-nights/edit", ("Yaml", faulty));
         Assert.Contains("Line ", page.QuerySelector(".fault")!.TextContent, StringComparison.Ordinal);
         Assert.Contains("need: many", page.QuerySelector("textarea")!.TextContent, StringComparison.Ordinal);
-        var kept = await site.PostAsync("/triggers/programmes/cool-nights/edit", ("Yaml", text.Replace("need: 30", "need: 21", StringComparison.Ordinal)));
+        var kept = await site.PostAsync(
+            "/triggers/programmes/cool-nights/edit",
+            ("Yaml", text.Replace("need: 30", "need: 21", StringComparison.Ordinal))
+        );
         Assert.Contains("21 nights at or below 10 °C", kept.QuerySelector("main")!.TextContent, StringComparison.Ordinal);
         await site.PostAsync("/triggers/programmes/my-cool-nights", ("Tags", "CLI-01"), ("From", "2031-05-24"));
         Assert.Contains("of 21", (await site.PageAsync("/triggers")).QuerySelector("#lane-CLI-01")!.TextContent, StringComparison.Ordinal);
@@ -73,7 +83,11 @@ public class TriggerPagesTests
         var fault = await site.PostAsync("/triggers?handler=Away", ("from", "2031-10-20"), ("to", "2031-10-10"));
         Assert.Contains("first and the last day", fault.QuerySelector(".fault")!.TextContent, StringComparison.Ordinal);
         var page = await site.PostAsync("/triggers?handler=Away", ("from", "2031-10-15"), ("to", "2031-10-20"));
-        Assert.Contains("NAR-02: dark week begins on 18 Oct, and you are away", page.QuerySelector(".conflicts")!.TextContent, StringComparison.Ordinal);
+        Assert.Contains(
+            "NAR-02: dark week begins on 18 Oct, and you are away",
+            page.QuerySelector(".conflicts")!.TextContent,
+            StringComparison.Ordinal
+        );
         page = await site.PostAsync("/triggers?handler=Back", ("from", "2031-10-15"));
         Assert.DoesNotContain("you are away", page.QuerySelector(".conflicts")!.TextContent, StringComparison.Ordinal);
     }

@@ -25,8 +25,7 @@ public sealed record Assessment(
 
     /// <summary>When its open organs are likely to reach their next turn; read when first asked for.</summary>
     public IReadOnlyList<Forecast> Forecasts =>
-        forecasts ??=
-        [
+        forecasts ??= [
             .. Measuring.Forecasts.Read(
                 Recorded,
                 Plant.Acquired,

@@ -35,14 +35,18 @@ public static class Believed
         var sound = readings.Where(reading => reading.Doubt is null).ToArray();
         // Most come as they were taken, by one device: then nothing has to be sorted, or told apart.
         if (!InOrder(sound))
+        {
             Array.Sort(sound, Compare);
+            // A reading that came twice is no neighbour of itself.
+            sound = [.. sound.Where((reading, i) => i == 0 || !Same(reading, sound[i - 1]))];
+        }
         HashSet<ClimateReading>? spikes = null;
         if (Array.Exists(sound, reading => reading.Device != sound[0].Device))
             foreach (var device in sound.GroupBy(reading => reading.Device))
                 Spikes([.. device], ref spikes);
         else
             Spikes(sound, ref spikes);
-        return [.. sound.Where((reading, i) => !(i > 0 && Same(reading, sound[i - 1])) && spikes?.Contains(reading) != true)];
+        return spikes is null ? sound : [.. sound.Where(reading => !spikes.Contains(reading))];
     }
 
     static bool InOrder(ClimateReading[] readings)

@@ -81,7 +81,6 @@ public sealed class SheetReader(string file) : YamlFile(file)
         return (double.MinValue, double.MaxValue);
     }
 
-
     string Trait(YamlNode at, string name)
     {
         if (!Traits.All.Contains(name))
@@ -167,7 +166,6 @@ public sealed class SheetReader(string file) : YamlFile(file)
         return name;
     }
 
-
     Dictionary<string, T> Map<T>(YamlMappingNode root, string key, Func<string, YamlMappingNode, T> read) =>
         root.Children.TryGetValue(key, out var node) && node is YamlMappingNode map
             ? Children(map).ToDictionary(pair => pair.Key, pair => read(pair.Key, pair.Node))
@@ -185,5 +183,4 @@ public sealed class SheetReader(string file) : YamlFile(file)
                 Fault(node, $"{key}: expected entries below it");
         }
     }
-
 }

@@ -23,7 +23,7 @@ public sealed record BulbInterval(double From, double Likely, double To, string 
     const int LastDays = 5;
 
     /// <summary>A fifth either way, where nothing was learned here.</summary>
-    const double UnlearnedShare = 0.18;
+    const double UnlearnedShare = 0.22;
 
     /// <summary>Of one plant: what its own lots and those of its genus took here, else the sheet's days.</summary>
     public static BulbInterval Of(Situation now) =>
@@ -37,7 +37,12 @@ public sealed record BulbInterval(double From, double Likely, double To, string 
         if (took.Count > 0)
         {
             var spread = Spread.Of(took);
-            return new(spread.From, spread.Likely, spread.To, Text($"{took.Count} earlier {(took.Count == 1 ? "lot" : "lots")} here took about {spread.Likely:0} days"))
+            return new(
+                spread.From,
+                spread.Likely,
+                spread.To,
+                Text($"{took.Count} earlier {(took.Count == 1 ? "lot" : "lots")} here took about {spread.Likely:0} days")
+            )
             {
                 Learned = true,
             };
@@ -63,7 +68,12 @@ public sealed record BulbInterval(double From, double Likely, double To, string 
         for (var day = planted.AddDays(1); day <= today; day = day.AddDays(1))
             had += Math.Max(0, (record.Day(day)?.MeanC - BaseC) ?? rate);
         var days = today.DayNumber - planted.DayNumber + (Math.Max(0, wants - had) / rate);
-        return new(days * (1 - UnlearnedShare), days, days * (1 + UnlearnedShare), Text($"the warmth it had, and {rate + BaseC:0.#} °C now"));
+        return new(
+            days * (1 - UnlearnedShare),
+            days,
+            days * (1 + UnlearnedShare),
+            Text($"the warmth it had, and {rate + BaseC:0.#} °C now")
+        );
     }
 
     static string Text(FormattableString text) => text.ToString(CultureInfo.InvariantCulture);

@@ -82,9 +82,7 @@ public sealed record PlaceWeather(Place Place, Weather Weather);
 /// <summary>How long organs took on the plants of each genus; read once for a genus, when first asked.</summary>
 public sealed class KinRecord(IEnumerable<Plant> plants, DateOnly today)
 {
-    readonly Dictionary<string, List<Known>> byGenus = new(
-        StringComparer.OrdinalIgnoreCase
-    );
+    readonly Dictionary<string, List<Known>> byGenus = new(StringComparer.OrdinalIgnoreCase);
     readonly Dictionary<(string Genus, string Turn), List<(string Tag, IReadOnlyList<int> Days)>> byTurn = [];
 
     /// <summary>Days of a turn on the other plants of the plant's genus.</summary>

@@ -63,7 +63,7 @@ public sealed record Temper(
             own ? weather.FirstPerhapsBelow(danger, now.Today, ahead) : null,
             hotNight is { } warmest && last?.Value > warmest ? last : null,
             hotNight is { } limit && own ? weather.FirstWarmNight(limit, now.Today, ahead) : null,
-            hotDay is { } most && weather.HotDays(now.Today, HotSpellDays, most) is ( >= 2, { } hottest) ? hottest : null,
+            hotDay is { } most && weather.HotDays(now.Today, HotSpellDays, most) is (>= 2, { } hottest) ? hottest : null,
             hotDay is { } bears && own ? weather.FirstHotSpell(bears, now.Today, ahead) : null
         );
     }

@@ -92,11 +92,11 @@ public static class EntryCsv
         {
             Line(csv, Columns);
             foreach (var plant in plants)
-                foreach (var e in plant.Entries)
-                    Line(
-                        csv,
-                        [
-                            plant.Tag,
+            foreach (var e in plant.Entries)
+                Line(
+                    csv,
+                    [
+                        plant.Tag,
                         Iso(e.On),
                         e.Kind.Name,
                         e.Organ,
@@ -107,8 +107,8 @@ public static class EntryCsv
                         e.Struck ? "true" : null,
                         e.Id.ToString(),
                         e.Mix,
-                        ]
-                    );
+                    ]
+                );
         }
         return text.ToString();
     }

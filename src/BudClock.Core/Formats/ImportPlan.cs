@@ -148,15 +148,23 @@ public sealed record ImportPlan(GardenRecord Here, GardenRecord File, ImportWay 
     /// <summary>Nothing would change.</summary>
     public bool IsEmpty =>
         Plants.All(plant => !plant.Changes && plant.Fresh.Count + plant.Struck.Count == 0)
-        && Places.Count + Devices.Count + Vessels.Count + SheetChanges.Count + Programmes.Count + ShelfItems + Readings.Count + Forecast.Count == 0
+        && Places.Count
+            + Devices.Count
+            + Vessels.Count
+            + SheetChanges.Count
+            + Programmes.Count
+            + ShelfItems
+            + Readings.Count
+            + Forecast.Count
+            == 0
         && Garden == Here.Garden;
 
     static IReadOnlyList<PlantImport> ReadPlants(GardenRecord here, GardenRecord file, ImportWay way)
     {
         var known = new Dictionary<string, Plant>(StringComparer.OrdinalIgnoreCase);
         foreach (var plant in here.Plants)
-            foreach (var tag in plant.FormerTags.Prepend(plant.Tag))
-                known.TryAdd(tag, plant);
+        foreach (var tag in plant.FormerTags.Prepend(plant.Tag))
+            known.TryAdd(tag, plant);
         var ids = here.Plants.SelectMany(plant => plant.Entries).Where(entry => !entry.Undone).Select(entry => entry.Id).ToHashSet();
         return [.. file.Plants.Select(plant => PlantMerge.Of(known.GetValueOrDefault(plant.Tag), plant, ids, way))];
     }

@@ -310,12 +310,12 @@ public static partial class PlantList
             return PlantNames.Shipped.Botanical(plain) is var botanical && botanical != plain ? botanical : Capital(plain);
         var words = plain.Split([' ', ','], StringSplitOptions.RemoveEmptyEntries);
         for (var length = Math.Min(3, words.Length); length > 0; length--)
-            for (var from = 0; from + length <= words.Length; from++)
-            {
-                var part = string.Join(' ', words.Skip(from).Take(length));
-                if (part.Length > 3 && sheets.ForTaxon(part) is not null)
-                    return PlantNames.Shipped.Botanical(part) is var meant && meant != part ? meant : Capital(part);
-            }
+        for (var from = 0; from + length <= words.Length; from++)
+        {
+            var part = string.Join(' ', words.Skip(from).Take(length));
+            if (part.Length > 3 && sheets.ForTaxon(part) is not null)
+                return PlantNames.Shipped.Botanical(part) is var meant && meant != part ? meant : Capital(part);
+        }
         return null;
     }
 

@@ -25,8 +25,8 @@ sealed class ShelfFile(DateOnly latest, List<FileFault> faults)
         Unique(shelf.Batches.Select(b => b.Code), "batches");
         Unique(shelf.Trials.Select(t => t.Code), "trials");
         foreach (var (index, recipe) in shelf.Recipes.Index())
-            foreach (var fault in recipe.In(1, shelf).Faults)
-                faults.Add(new($"mixing.recipes[{index}]", fault));
+        foreach (var fault in recipe.In(1, shelf).Faults)
+            faults.Add(new($"mixing.recipes[{index}]", fault));
         foreach (var (index, trial) in shelf.Trials.Index())
             if (shelf.Recipe(trial.Recipe) is null)
                 faults.Add(new($"mixing.trials[{index}].recipe", $"\"{trial.Recipe}\" is not among the recipes"));

@@ -25,7 +25,7 @@ public static class Forecasts
 
     /// <summary>The sheet's usual year tells of no place: a third of its days either way, and two weeks at the least.</summary>
     const int SheetSpreadDays = 14;
-    const double SheetSpreadShare = 0.35;
+    const double SheetSpreadShare = 0.32;
 
     /// <summary>Each turn with the lane that leads to it and the ending that reached it.</summary>
     /// <param name="Share">How much one differs from another, as a share of its days: what grows in the open season varies most.</param>
@@ -36,8 +36,8 @@ public static class Forecasts
 
     static readonly Turn[] All =
     [
-        new(FirstFlower, LaneKind.Spike, "opened", LaneKind.Bloom, "spike", 0.17),
-        new(Matured, LaneKind.Growth, "matured", null, "growth", 0.14),
+        new(FirstFlower, LaneKind.Spike, "opened", LaneKind.Bloom, "spike", 0.18),
+        new(Matured, LaneKind.Growth, "matured", null, "growth", 0.12),
         new(Faded, LaneKind.Bloom, "faded", null, "bloom", 0.1),
     ];
 
@@ -119,7 +119,14 @@ public static class Forecasts
                 own.Count == 1 ? $"this plant's earlier {turn.One}" : $"this plant's {own.Count} earlier {turn.One}s"
             );
         if (!young && kind is not null && kin(turn.Of) is { Count: > 0 } others)
-            return FromRecord(turn, lane, others, turn.Share * KinApart, today, $"{others.Count} {turn.One}{(others.Count == 1 ? "" : "s")} of other {kind} here");
+            return FromRecord(
+                turn,
+                lane,
+                others,
+                turn.Share * KinApart,
+                today,
+                $"{others.Count} {turn.One}{(others.Count == 1 ? "" : "s")} of other {kind} here"
+            );
         if (Usual(turn, sheet) is not { } days)
             return null;
         var half = Math.Max(SheetSpreadDays, (int)(SheetSpreadShare * days));

@@ -69,13 +69,13 @@ public static class SeriesReader
     )
     {
         foreach (var (organ, lengths, last) in ByOrgan(journal.Of(kind)))
-            foreach (var season in Seasons(lengths, split: organ is null))
-            {
-                var points = season.ConvertAll(e => new Measurement(e.On, e.Amount!.Value.InBase));
-                var name = organs.FirstOrDefault(o => o.Id == organ)?.Label ?? $"{points[0].On.Year}";
-                var newest = season[^1].On == last;
-                yield return new(kind, organ, $"{kind.Words} {name}", points, newest && Moves(lanes, lane, organ, points[^1].On));
-            }
+        foreach (var season in Seasons(lengths, split: organ is null))
+        {
+            var points = season.ConvertAll(e => new Measurement(e.On, e.Amount!.Value.InBase));
+            var name = organs.FirstOrDefault(o => o.Id == organ)?.Label ?? $"{points[0].On.Year}";
+            var newest = season[^1].On == last;
+            yield return new(kind, organ, $"{kind.Words} {name}", points, newest && Moves(lanes, lane, organ, points[^1].On));
+        }
     }
 
     /// <summary>

@@ -7,7 +7,8 @@ namespace BudClock.Core.Measuring;
 public sealed record Spread(double From, double Likely, double To)
 {
     /// <summary>
-    /// What is believed of the spread before anything is known: an eighth of the length where nothing else is given, and two days at the least, worth eight
+    /// What is believed of the spread before anything is known: an eighth of the length where nothing else is given, and two days at
+    /// the least, worth eight
     /// observations. No plant is as punctual as one or two earlier organs look.
     /// </summary>
     const double UsualShare = 0.12;

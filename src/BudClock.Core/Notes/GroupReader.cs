@@ -38,8 +38,8 @@ sealed record GroupRead(Segment Segment, List<Clause> Clauses, List<Taken> Taken
         var placed = new List<(Found, DateOnly?, Clause)>();
         for (var i = 0; i < Clauses.Count; i++)
             foreach (var found in Clauses[i].Found)
-                foreach (var day in DaysOf(i))
-                    placed.Add((found, day, Clauses[i]));
+            foreach (var day in DaysOf(i))
+                placed.Add((found, day, Clauses[i]));
         return placed;
     }
 

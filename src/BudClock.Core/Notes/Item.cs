@@ -192,7 +192,9 @@ sealed class ItemReader(IReadOnlyList<Token> tokens, NoteContext context, IReadO
         return rest.Length == 0 ? taken : 0;
     }
 
-    /// <summary>"programme in bloom for 2031-12-24", "programme cool nights from 2031-11-01": the day is the programme's, not the entry's.</summary>
+    /// <summary>
+    /// "programme in bloom for 2031-12-24", "programme cool nights from 2031-11-01": the day is the programme's, not the entry's.
+    /// </summary>
     bool OfProgramme() =>
         at > 0
         && tokens[at].Kind is TokenKind.Date

@@ -30,23 +30,23 @@ sealed class Lexicon
         foreach (var thing in Things)
             Add(thing);
         foreach (var act in Acts)
-            foreach (var say in act.Say)
-                At(say).Act ??= act;
+        foreach (var say in act.Say)
+            At(say).Act ??= act;
         foreach (var (meaning, says) in Events)
-            foreach (var say in says)
-                At(say).Event = meaning;
+        foreach (var say in says)
+            At(say).Event = meaning;
         foreach (var ask in Asks)
-            foreach (var say in ask.Say)
-                At(say).Asked = ask;
+        foreach (var say in ask.Say)
+            At(say).Asked = ask;
         foreach (var (dimension, says) in file.Dimensions)
-            foreach (var say in says)
-                At(say).Dimension = dimension;
+        foreach (var say in says)
+            At(say).Dimension = dimension;
         foreach (var (weather, says) in file.Weather)
-            foreach (var say in says)
-                At(say).Weather = weather;
+        foreach (var say in says)
+            At(say).Weather = weather;
         foreach (var (role, says) in Roles(file))
-            foreach (var say in says)
-                At(say).Roles.Add(role);
+        foreach (var say in says)
+            At(say).Roles.Add(role);
         byFirst = words.Values.OrderByDescending(word => word.Split.Length).ToLookup(word => word.Split[0]);
         Single = [.. words.Keys.SelectMany(text => text.Split(' ')).Where(text => text.Length >= 4).Distinct()];
     }
@@ -113,8 +113,8 @@ sealed class Lexicon
         foreach (var say in thing.Say.Concat(thing.Short))
             At(say).Thing = thing;
         foreach (var (meaning, says) in thing.Signs)
-            foreach (var say in says)
-                At(say).Signs.Add((thing, meaning));
+        foreach (var say in says)
+            At(say).Signs.Add((thing, meaning));
     }
 
     Word At(string text)

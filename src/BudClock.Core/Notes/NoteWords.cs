@@ -55,12 +55,12 @@ public static class NoteWords
     static IEnumerable<WordRow> Measured(Lexicon words, bool us)
     {
         foreach (var thing in words.Things)
-            foreach (var kind in thing.Measures)
-            {
-                var value = Sample(kind.Measure!.Dimension, us);
-                var counted = kind.Measure.Dimension is Dimension.Count && thing.Measures.Length > 1;
-                yield return new(kind.Words, [.. thing.Say, .. thing.Short], counted ? $"{value} " : "", counted ? "" : $" {value}", kind);
-            }
+        foreach (var kind in thing.Measures)
+        {
+            var value = Sample(kind.Measure!.Dimension, us);
+            var counted = kind.Measure.Dimension is Dimension.Count && thing.Measures.Length > 1;
+            yield return new(kind.Words, [.. thing.Say, .. thing.Short], counted ? $"{value} " : "", counted ? "" : $" {value}", kind);
+        }
     }
 
     static string Sample(Dimension dimension, bool us) =>

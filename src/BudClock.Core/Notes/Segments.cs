@@ -102,7 +102,7 @@ sealed class Segments
     /// <summary>More is said behind the plants than how and how much: of which of them?</summary>
     static bool Says(List<Token> tokens)
     {
-        for (var at = 0; at < tokens.Count;)
+        for (var at = 0; at < tokens.Count; )
         {
             if (Lexicon.Shipped.Longest(tokens.ToArray().AsSpan(at)) is not { } word)
             {

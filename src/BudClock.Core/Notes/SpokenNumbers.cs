@@ -41,7 +41,7 @@ static class SpokenNumbers
     public static List<Token> Heard(IReadOnlyList<Token> tokens)
     {
         var heard = new List<Token>(tokens.Count);
-        for (var at = 0; at < tokens.Count;)
+        for (var at = 0; at < tokens.Count; )
         {
             var (value, taken) = Number(tokens, at);
             if (taken == 0)

@@ -41,7 +41,7 @@ sealed partial class Subjects
     IReadOnlyList<Subject> Find()
     {
         var found = new List<Subject>();
-        for (var at = 0; at < words.Count;)
+        for (var at = 0; at < words.Count; )
         {
             if (NoteWord().IsMatch(words[at].Text) && !line.AsSpan(words[at].End).TrimStart().StartsWith("\""))
                 break;

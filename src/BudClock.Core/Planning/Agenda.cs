@@ -66,6 +66,7 @@ public sealed class Agenda
         plants
             .SelectMany(plant => Turns(plant).Concat(Bulbs(plant)).Concat(Flowers(plant)).Concat(Looks(plant)))
             .Concat(Starts())
+            .Concat(Years())
             .Concat(Cold());
 
     /// <summary>Each step that is still to come, on the day its programme is likely to turn to it.</summary>
@@ -87,7 +88,13 @@ public sealed class Agenda
         foreach (var (index, step) in steps.Index())
         {
             // A step begins where the one before it ends.
-            var before = ahead[run.Now is null ? index - 1 < 0 ? 0 : index - 1 : index];
+            var before = ahead[
+                run.Now is null
+                    ? index - 1 < 0
+                        ? 0
+                        : index - 1
+                    : index
+            ];
             if (run.Now is null && index == 0)
                 continue;
             if (before.Likely is { } likely)
@@ -127,7 +134,13 @@ public sealed class Agenda
                 "Order the bulbs by now.",
                 tags
             );
-        yield return new($"{key}/plant", AgendaKind.Start, plantOn, $"Plant it for {Dates.Near(wanted, today)}, then a week dark at 10 °C.", tags);
+        yield return new(
+            $"{key}/plant",
+            AgendaKind.Start,
+            plantOn,
+            $"Plant it for {Dates.Near(wanted, today)}, then a week dark at 10 °C.",
+            tags
+        );
         yield return new(
             $"{key}/light",
             AgendaKind.Move,
@@ -190,11 +203,38 @@ public sealed class Agenda
                 if (to < today)
                     continue;
                 var begin = from < today ? today : from;
-                yield return new($"programme/{programme.Name}/{year}/from", AgendaKind.Start, begin, $"{programme.Title} can begin from now on, until {Dates.Short(to)}.", tags);
-                yield return new($"programme/{programme.Name}/{year}/to", AgendaKind.LastDay, to, $"The last usual day to begin: {programme.Title.ToLowerInvariant()}.", tags);
+                yield return new(
+                    $"programme/{programme.Name}/{year}/from",
+                    AgendaKind.Start,
+                    begin,
+                    $"{programme.Title} can begin from now on, until {Dates.Short(to)}.",
+                    tags
+                );
+                yield return new(
+                    $"programme/{programme.Name}/{year}/to",
+                    AgendaKind.LastDay,
+                    to,
+                    $"The last usual day to begin: {programme.Title.ToLowerInvariant()}.",
+                    tags
+                );
             }
         }
     }
+
+    /// <summary>What the year of each habit usually brings: only a time to look, for the plant decides.</summary>
+    IEnumerable<AgendaItem> Years() =>
+        from here in plants.GroupBy(plant => plant.Situation.Sheet.Name)
+        let sheet = here.First().Situation.Sheet
+        let southern = here.First().Situation.Around.Garden.Southern
+        from phase in sheet.Phases
+        from year in new[] { today.Year, today.Year + 1 }
+        select new AgendaItem(
+            $"sheet/{sheet.Name}/{phase.Phase.Name()}/{year}",
+            AgendaKind.Season,
+            phase.From.In(year, southern),
+            $"{sheet.Title}, usually {phase.Phase.Name().Replace('-', ' ')} from now on: {phase.About}",
+            [.. here.Select(plant => plant.Plant.Tag)]
+        );
 
     /// <summary>Meant for it, and none is running or was done this season.</summary>
     bool Could(Assessment plant, Programme programme) =>

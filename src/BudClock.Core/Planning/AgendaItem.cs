@@ -20,6 +20,9 @@ public enum AgendaKind
 
     /// <summary>Flowers are expected.</summary>
     Bloom,
+
+    /// <summary>What the year of a habit usually brings; too general for a calendar.</summary>
+    Season,
 }
 
 /// <summary>Something that is ahead: what the garden wants of its grower, and what it gives.</summary>

@@ -112,13 +112,15 @@ public sealed record BulbPlan(IReadOnlyList<BulbLot> Lots, BulbInterval Took, IR
         {
             var last = BulbDates.LastDay(sheet, lot.Plant, southern);
             if (lot.Plant < today)
-                yield return $"Its planting day is past. Planted today it would bloom about {Dates.Near(today.AddDays((int)Math.Round(took.Likely)), today)}.";
+                yield return "Its planting day is past. Planted today it would bloom about "
+                    + $"{Dates.Near(today.AddDays((int)Math.Round(took.Likely)), today)}.";
             else if (storedOn is null && lot.OrderBy < today)
                 yield return "The usual day to order is past: only bulbs that are in a shop nearby come in time.";
             if (lot.Plant > last)
                 yield return $"Planted after {Dates.Short(last)} they run into long warm days, and stems grow weak.";
             if (storedOn is { } stored && lot.Plant.DayNumber - stored.DayNumber > rule["keeps"] * 7)
-                yield return $"By then they are held back for {(lot.Plant.DayNumber - stored.DayNumber) / 7} weeks, longer than bulbs stay sound: feel them first.";
+                yield return $"By then they are held back for {(lot.Plant.DayNumber - stored.DayNumber) / 7} weeks, longer than bulbs stay "
+                    + "sound: feel them first.";
         }
     }
 
@@ -131,7 +133,10 @@ public sealed record BulbPlan(IReadOnlyList<BulbLot> Lots, BulbInterval Took, IR
             var wanted = first.Wanted.AddDays(lot * every);
             if (wanted.AddDays(-(int)Math.Round(took.Likely)) > last)
                 yield break;
-            yield return first with { Wanted = wanted };
+            yield return first with
+            {
+                Wanted = wanted,
+            };
         }
     }
 

@@ -15,19 +15,29 @@ public sealed record StoreSound(bool? Sound, string Words)
         var (cool, warm) = (sheet.Rule("D10")!["cool"], sheet.Rule("D10")!["warm"]);
         var days = record.Days.Where(day => day.Day >= since && day.Day <= today && day.MinC is not null).ToList();
         if (days.Count == 0)
-            return new(null, "Nobody measured the store: hang a thermometer there, and feel the bulbs. Firm and without a shoot they are sound.");
+            return new(
+                null,
+                "Nobody measured the store: hang a thermometer there, and feel the bulbs. Firm and without a shoot they are sound."
+            );
         var (hot, cold) = (days.Where(day => day.MaxC > warm).ToList(), days.Where(day => day.MinC < cool).ToList());
         var missing = today.DayNumber - since.DayNumber + 1 - days.Count;
         var gap = missing > 0 ? string.Create(CultureInfo.InvariantCulture, $" {missing} days were not measured.") : "";
         if (cold.Exists(day => day.MinC < 0))
-            return new(false, Text($"It froze there: {cold.Min(day => day.MinC):0.#} °C. Frost kills the flower inside the bulb: cut one open and look.{gap}"));
+            return new(
+                false,
+                Text($"It froze there: {cold.Min(day => day.MinC):0.#} °C. Frost kills the flower inside the bulb: cut one open and ")
+                    + Text($"look.{gap}")
+            );
         if (hot.Count == 0 && cold.Count == 0)
             return new(true, Text($"Sound by the store's thermometer: {days.Count} days between {cool:0} and {warm:0} °C.{gap}"));
         return new(
             hot.Count == 0,
             hot.Count > 0
-                ? Text($"{hot.Count} of {days.Count} days were above {warm:0} °C, the warmest {hot.Max(day => day.MaxC):0.#} °C: they may have woken. Feel them, and look for shoots.{gap}")
-                : Text($"{cold.Count} of {days.Count} days were below {cool:0} °C, the coldest {cold.Min(day => day.MinC):0.#} °C, and none froze: sound, but a cool shelf is better.{gap}")
+                ? Text($"{hot.Count} of {days.Count} days were above {warm:0} °C, the warmest {hot.Max(day => day.MaxC):0.#} °C: they may ")
+                    + Text($"have woken. Feel them, and look for shoots.{gap}")
+                : Text(
+                    $"{cold.Count} of {days.Count} days were below {cool:0} °C, the coldest {cold.Min(day => day.MinC):0.#} °C, and none "
+                ) + Text($"froze: sound, but a cool shelf is better.{gap}")
         );
     }
 

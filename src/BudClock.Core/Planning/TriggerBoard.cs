@@ -72,7 +72,11 @@ public sealed record TriggerBoard(IReadOnlyList<TriggerLane> Lanes, IReadOnlyLis
     public static TriggerBoard Of(IEnumerable<Assessment> plants, IReadOnlyList<Away> away, DateOnly today)
     {
         var here = plants.Where(plant => !plant.Gone).ToList();
-        var lanes = here.SelectMany(plant => Of(plant, today)).OrderBy(lane => lane.Kind).ThenBy(lane => lane.Spans[0].From).ThenBy(lane => lane.Tag, StringComparer.Ordinal).ToList();
+        var lanes = here.SelectMany(plant => Of(plant, today))
+            .OrderBy(lane => lane.Kind)
+            .ThenBy(lane => lane.Spans[0].From)
+            .ThenBy(lane => lane.Tag, StringComparer.Ordinal)
+            .ToList();
         return new(lanes, [.. Meet(lanes, here, away, today).OrderBy(conflict => conflict.On)]);
     }
 
@@ -81,7 +85,9 @@ public sealed record TriggerBoard(IReadOnlyList<TriggerLane> Lanes, IReadOnlyLis
         var run = plant.Situation.Programme;
         if (run is { State: RunState.Running or RunState.Planned or RunState.Paused } going && Lane(plant, going, today) is { } lane)
             yield return lane;
-        else if (plant.Forecasts.FirstOrDefault(forecast => forecast.Of is Forecasts.FirstFlower or Forecasts.PlantedToFlower) is { } flower)
+        else if (
+            plant.Forecasts.FirstOrDefault(forecast => forecast.Of is Forecasts.FirstFlower or Forecasts.PlantedToFlower) is { } flower
+        )
             yield return Spike(plant, flower, today);
     }
 
@@ -137,7 +143,8 @@ public sealed record TriggerBoard(IReadOnlyList<TriggerLane> Lanes, IReadOnlyLis
 
     static TriggerLane Spike(Assessment plant, Forecast flower, DateOnly today)
     {
-        var began = plant.Recorded.LastOrDefault(lane => lane is { Kind: LaneKind.Spike, Open: true })?.From
+        var began =
+            plant.Recorded.LastOrDefault(lane => lane is { Kind: LaneKind.Spike, Open: true })?.From
             ?? plant.Situation.Journal.Last(EntryKinds.Planted)?.On
             ?? flower.Made;
         var open = Later(flower.Likely, today);
@@ -147,7 +154,10 @@ public sealed record TriggerBoard(IReadOnlyList<TriggerLane> Lanes, IReadOnlyLis
             TriggerKind.Spike,
             "First flower",
             $"First flower about {Dates.Near(flower.Likely, today)} ({Dates.Range(flower.From, flower.To)}), by {flower.Source}.",
-            [new("on its way", began, open, true, false, flower.To), new("in bloom", open, open.AddDays(BloomDays), true, true, Later(flower.To, open).AddDays(BloomDays))],
+            [
+                new("on its way", began, open, true, false, flower.To),
+                new("in bloom", open, open.AddDays(BloomDays), true, true, Later(flower.To, open).AddDays(BloomDays)),
+            ],
             null,
             null
         );
@@ -176,7 +186,8 @@ public sealed record TriggerBoard(IReadOnlyList<TriggerLane> Lanes, IReadOnlyLis
             if (second.span.From < first.span.To)
                 yield return new(
                     second.span.From,
-                    $"{first.lane.Tag} and {second.lane.Tag} want the cool dark shelf in the same days, from {Dates.Short(second.span.From)}: is there room for "
+                    $"{first.lane.Tag} and {second.lane.Tag} want the cool dark shelf in the same days, from "
+                        + $"{Dates.Short(second.span.From)}: is there room for "
                         + "both at 10 °C? Else move one.",
                     [first.lane.Tag, second.lane.Tag]
                 );
@@ -189,7 +200,8 @@ public sealed record TriggerBoard(IReadOnlyList<TriggerLane> Lanes, IReadOnlyLis
         from gone in away.Where(gone => gone.Covers(span.From))
         select new TriggerConflict(
             span.From,
-            $"{lane.Tag}: {span.Name} begins on {Dates.Short(span.From)}, and you are away from {Dates.Range(gone.From, gone.To)}. Move it, or ask somebody.",
+            $"{lane.Tag}: {span.Name} begins on {Dates.Short(span.From)}, and you are away from {Dates.Range(gone.From, gone.To)}. Move "
+                + $"it, or ask somebody.",
             [lane.Tag]
         );
 

@@ -19,18 +19,18 @@ public sealed class ProgrammeBook
     public static ProgrammeBook With(IReadOnlyList<OwnProgramme> own) =>
         own.Count == 0
             ? Shipped
-            : new(
-                [
-                    .. own.Select(one => new ProgrammeReader(one.Name).Read(one.Yaml)).OfType<Programme>().Select(p => p with { Own = true }),
-                    .. Shipped.All,
-                ]
-            );
+            : new([
+                .. own.Select(one => new ProgrammeReader(one.Name).Read(one.Yaml)).OfType<Programme>().Select(p => p with { Own = true }),
+                .. Shipped.All,
+            ]);
 
     /// <summary>A programme by its name; null for none.</summary>
     public Programme? Named(string? name) => All.FirstOrDefault(one => string.Equals(one.Name, name, StringComparison.OrdinalIgnoreCase));
 
     /// <summary>The programme that words of a log name, for a plant on a sheet; null for none.</summary>
-    /// <remarks>Its name or title whole first, then the longest of its words that is found; one meant for the sheet before others.</remarks>
+    /// <remarks>
+    /// Its name or title whole first, then the longest of its words that is found; one meant for the sheet before others.
+    /// </remarks>
     public Programme? Find(string words, CultureSheet sheet)
     {
         var named = All.Where(one => Says(words, one.Name) || Says(words, one.Title)).MaxBy(one => one.Name.Length);

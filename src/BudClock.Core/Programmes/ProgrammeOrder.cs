@@ -34,7 +34,8 @@ public sealed partial record ProgrammeOrder(Entry Entry, string Text, DateOnly? 
     }
 
     /// <summary>The words of a programme that starts on another day than it is written down.</summary>
-    public static string Words(string programme, DateOnly from, DateOnly today) => from > today ? $"{programme} from {Iso(from)}" : programme;
+    public static string Words(string programme, DateOnly from, DateOnly today) =>
+        from > today ? $"{programme} from {Iso(from)}" : programme;
 
     /// <summary>The words for bulbs that are wanted in bloom on a day.</summary>
     public static string InBloomFor(DateOnly day, int bulbs) => $"in bloom for {Iso(day)}, {bulbs} {(bulbs == 1 ? "bulb" : "bulbs")}";

@@ -136,12 +136,7 @@ public sealed class ProgrammeOutlook(ProgrammeAround around, string? place, Date
 
     PlaceRecord? record;
 
-    double Chance(
-        DateOnly day,
-        double limit,
-        Func<DayAhead, (double? Likely, double? Low, double? High)> said,
-        Func<DateOnly, double?> was
-    )
+    double Chance(DateOnly day, double limit, Func<DayAhead, (double? Likely, double? Low, double? High)> said, Func<DateOnly, double?> was)
     {
         if (Forecast.FirstOrDefault(d => d.On == day) is { } ahead && said(ahead) is { Likely: { } likely } range)
         {
@@ -149,9 +144,10 @@ public sealed class ProgrammeOutlook(ProgrammeAround around, string? place, Date
             return Below((limit - likely) / spread);
         }
         var lastYear = Enumerable.Range(-Window, (2 * Window) + 1).Select(off => was(day.AddDays(off - 365))).OfType<double>().ToList();
-        var known = lastYear.Count >= Window
-            ? lastYear
-            : [.. Enumerable.Range(0, LastNights).Select(back => was(today.AddDays(-back))).OfType<double>()];
+        var known =
+            lastYear.Count >= Window
+                ? lastYear
+                : [.. Enumerable.Range(0, LastNights).Select(back => was(today.AddDays(-back))).OfType<double>()];
         return known.Count == 0 ? 0 : (known.Count(value => value <= limit) + 0.5) / (known.Count + 1);
     }
 
@@ -163,8 +159,9 @@ public sealed class ProgrammeOutlook(ProgrammeAround around, string? place, Date
     {
         if (around.Days.Garden.Latitude is null)
             return false;
-        IReadOnlyList<(TimeOnly, double)> lit =
-            around.PlaceOf(place) is { LampHours: > 0 and var hours, LampsFrom: { } on } ? [(on, hours)] : [];
+        IReadOnlyList<(TimeOnly, double)> lit = around.PlaceOf(place) is { LampHours: > 0 and var hours, LampsFrom: { } on }
+            ? [(on, hours)]
+            : [];
         return Darkness.UnbrokenHours(around.Days, ends.AddDays(-1), lit) >= nights.Hours;
     }
 

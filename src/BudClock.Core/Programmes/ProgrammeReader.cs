@@ -57,13 +57,7 @@ public sealed class ProgrammeReader(string file) : YamlFile(file)
         {
             Water = OneOf(node, "water", ("as-usual", StepWater.AsUsual), ("none", StepWater.None)),
             Feed = OneOf(node, "feed", ("no", false), ("yes", true)),
-            Light = OneOf(
-                node,
-                "light",
-                ("as-usual", StepLight.AsUsual),
-                ("long-nights", StepLight.LongNights),
-                ("dark", StepLight.Dark)
-            ),
+            Light = OneOf(node, "light", ("as-usual", StepLight.AsUsual), ("long-nights", StepLight.LongNights), ("dark", StepLight.Dark)),
             Breaks = Rows(node, "breaks", Break),
             TurnedBy = Kinds(node, "turned-by"),
         };
@@ -106,7 +100,10 @@ public sealed class ProgrammeReader(string file) : YamlFile(file)
                     Fault(node, "entries: at least one kind of entry");
                 return new EntrySeen(kinds, usual, latest);
             case var other:
-                Fault(node, $"count: \"{other}\" is not known; known are cool-nights, cool-days, long-nights, dry-days, dark-days, days, seen");
+                Fault(
+                    node,
+                    $"count: \"{other}\" is not known; known are cool-nights, cool-days, long-nights, dry-days, dark-days, days, seen"
+                );
                 return new PlainDays(1);
         }
     }

@@ -24,13 +24,7 @@ public static class ProgrammeRuns
         ProgrammeAround around,
         ProgrammeBook book,
         DateOnly today
-    ) =>
-        [
-            .. journal
-                .Of(ProgrammeStarted)
-                .Select(entry => Read(entry, plant, sheet, journal, around, book, today))
-                .OfType<ProgrammeRun>(),
-        ];
+    ) => [.. journal.Of(ProgrammeStarted).Select(entry => Read(entry, plant, sheet, journal, around, book, today)).OfType<ProgrammeRun>()];
 
     static ProgrammeRun? Read(
         Entry entry,
@@ -46,10 +40,11 @@ public static class ProgrammeRuns
         if (book.Find(order.Text, sheet) is not { } programme)
             return null;
         var next = journal.Of(ProgrammeStarted).FirstOrDefault(other => journal.IsAfter(other, entry));
-        var ended = journal.Of(ProgrammeEnded).FirstOrDefault(end => journal.IsAfter(end, entry)) is { } end
+        var ended =
+            journal.Of(ProgrammeEnded).FirstOrDefault(end => journal.IsAfter(end, entry)) is { } end
             && (next is null || journal.IsAfter(next, end))
-            ? end
-            : next;
+                ? end
+                : next;
         if (order.Start > today)
             return new(programme, order, ended is null ? RunState.Planned : RunState.Abandoned, []) { EndedOn = ended?.On };
         var until = ended is not null && ended.On < today ? ended.On : today;
@@ -87,10 +82,7 @@ public static class ProgrammeRuns
     /// <summary>Spans in which the grower paused a programme.</summary>
     sealed class Pauses(PlantJournal journal, Entry started)
     {
-        readonly List<Entry> marks =
-        [
-            .. journal.Of(ProgrammePaused, ProgrammeResumed).Where(entry => journal.IsAfter(entry, started)),
-        ];
+        readonly List<Entry> marks = [.. journal.Of(ProgrammePaused, ProgrammeResumed).Where(entry => journal.IsAfter(entry, started))];
 
         /// <summary>Whether a day lies in a pause: from the day it was paused to the day it was resumed.</summary>
         public bool On(DateOnly day) => marks.Count > 0 && marks.LastOrDefault(mark => mark.On <= day)?.Kind == ProgrammePaused;

@@ -66,6 +66,9 @@ public sealed record LongNights(double Hours, int Need) : StepMeasure(Need)
 /// <param name="Latest">Days after which it usually has come, at least <paramref name="Usual"/>.</param>
 public sealed record EntrySeen(IReadOnlyList<EntryKind> Kinds, int Usual, int Latest) : StepMeasure(1)
 {
+    /// <summary>"usually after 14–35 days", "usually within 42 days".</summary>
+    public string UsualWords => Usual == 0 ? $"usually within {Latest} days" : $"usually after {Usual}–{Latest} days";
+
     /// <inheritdoc/>
     public override string Words => string.Join(" or ", Kinds.Take(2).Select(kind => kind.Words.ToLowerInvariant()));
 }

@@ -15,14 +15,18 @@ static class CalendarApi
     public static void MapCalendarApi(this WebApplication app)
     {
         app.MapGet("/calendar/{token}.ics", Give);
-        app.MapGet("/api/push", async (GardenStore store) => Results.Json(new { key = (await NoticeSettings.ReadAsync(store)).PushPublic }));
+        app.MapGet(
+            "/api/push",
+            async (GardenStore store) => Results.Json(new { key = (await NoticeSettings.ReadAsync(store)).PushPublic })
+        );
         app.MapPost("/api/push", Subscribe);
     }
 
     static async Task<IResult> Give(string token, HttpResponse response, GardenStore store, TodaysGarden glasshouse, Clock clock)
     {
         var known = (await NoticeSettings.ReadAsync(store)).CalendarToken;
-        var right = known is not null && CryptographicOperations.FixedTimeEquals(Encoding.UTF8.GetBytes(known), Encoding.UTF8.GetBytes(token));
+        var right =
+            known is not null && CryptographicOperations.FixedTimeEquals(Encoding.UTF8.GetBytes(known), Encoding.UTF8.GetBytes(token));
         if (!right || await glasshouse.TodayAsync() is not { } today)
             return Results.NotFound();
         response.Headers.CacheControl = "private, no-cache";
@@ -33,7 +37,11 @@ static class CalendarApi
     internal static string Text(GardenDay today, Clock clock) =>
         GardenCalendar.Write(
             today.Garden.Name,
-            Agenda.Of(today.Plants, today.Weather, today.Programmes, today.Day, GardenCalendar.Weeks),
+            [
+                .. Agenda
+                    .Of(today.Plants, today.Weather, today.Programmes, today.Day, GardenCalendar.Weeks)
+                    .Where(item => item.Kind is not AgendaKind.Season),
+            ],
             clock.GetUtcNow()
         );
 

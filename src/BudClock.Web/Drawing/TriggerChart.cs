@@ -12,7 +12,9 @@ public sealed record TriggerBar(double X, double Width, double Late, string Clas
 /// <summary>A lane, drawn: its bars, and the handle by which its start is moved.</summary>
 public sealed record TriggerRow(TriggerLane Lane, double Y, IReadOnlyList<TriggerBar> Bars, double? HandleX);
 
-/// <summary>Lanes over the coming months, above them day length and nights, and today's line. Numbers only, so that a test can read them.</summary>
+/// <summary>
+/// Lanes over the coming months, above them day length and nights, and today's line. Numbers only, so that a test can read them.
+/// </summary>
 public sealed record TriggerChart(
     DateOnly From,
     DateOnly To,
@@ -54,7 +56,14 @@ public sealed record TriggerChart(
 
     /// <summary>The chart of a board.</summary>
     /// <param name="record">The place whose nights are drawn.</param>
-    public static TriggerChart Of(TriggerBoard board, GardenDays calendar, PlaceRecord record, PlaceAhead ahead, IReadOnlyList<Away> away, DateOnly today)
+    public static TriggerChart Of(
+        TriggerBoard board,
+        GardenDays calendar,
+        PlaceRecord record,
+        PlaceAhead ahead,
+        IReadOnlyList<Away> away,
+        DateOnly today
+    )
     {
         var (from, to) = (today.AddDays(-DaysBack), today.AddDays(DaysAhead));
         var step = (Width - Left) / (to.DayNumber - from.DayNumber);
@@ -72,7 +81,10 @@ public sealed record TriggerChart(
             [.. degrees.Marks.Select(celsius => (Y(celsius), string.Create(CultureInfo.InvariantCulture, $"{celsius:0} °C")))],
             [.. Days(from, to).Where(day => day.Day == 1).Select(day => (X(day), day.ToString("MMM", CultureInfo.InvariantCulture)))],
             [.. board.Lanes.Select((lane, index) => Row(lane, index))],
-            [.. away.Where(gone => gone.To >= from && gone.From <= to).Select(gone => new Stretch(X(gone.From), (gone.To.DayNumber - gone.From.DayNumber + 1) * step))],
+            [
+                .. away.Where(gone => gone.To >= from && gone.From <= to)
+                    .Select(gone => new Stretch(X(gone.From), (gone.To.DayNumber - gone.From.DayNumber + 1) * step)),
+            ],
             $"{board.Lanes.Count} lanes from {Dates.Long(from)} to {Dates.Long(to)}; the same stands in the table below."
         );
 
@@ -81,7 +93,12 @@ public sealed record TriggerChart(
         double Y(double celsius) => Between((celsius - degrees.Low) / (degrees.High - degrees.Low));
 
         TriggerRow Row(TriggerLane lane, int index) =>
-            new(lane, Top + (index * LaneHeight), [.. lane.Spans.Where(span => span.To >= from && span.From <= to).Select(Bar)], lane.Start is { } start ? X(start) : null);
+            new(
+                lane,
+                Top + (index * LaneHeight),
+                [.. lane.Spans.Where(span => span.To >= from && span.From <= to).Select(Bar)],
+                lane.Start is { } start ? X(start) : null
+            );
 
         TriggerBar Bar(TriggerSpan span)
         {
@@ -91,8 +108,11 @@ public sealed record TriggerChart(
                 left,
                 width,
                 Math.Max(0, Round(X(span.Latest) - right)),
-                span.Bloom ? "bloom" : span.Expected && span.From > today ? "ahead" : "now",
-                $"{span.Name}, {Dates.Range(span.From, span.To)}{(span.Latest > span.To ? $", {Dates.Short(span.Latest)} at the latest" : "")}",
+                span.Bloom ? "bloom"
+                    : span.Expected && span.From > today ? "ahead"
+                    : "now",
+                $"{span.Name}, "
+                    + $"{Dates.Range(span.From, span.To)}{(span.Latest > span.To ? $", {Dates.Short(span.Latest)} at the latest" : "")}",
                 width > (span.Name.Length * LetterWidth) + 8 ? span.Name : null
             );
         }

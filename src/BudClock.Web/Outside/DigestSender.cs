@@ -11,7 +11,9 @@ using Serilog;
 
 namespace BudClock.Web.Outside;
 
-/// <summary>Sends the daily digest at the hour that the grower chose, where anything asks: as an e-mail and as a web notification.</summary>
+/// <summary>
+/// Sends the daily digest at the hour that the grower chose, where anything asks: as an e-mail and as a web notification.
+/// </summary>
 public sealed class DigestSender(
     GardenStore store,
     TodaysGarden glasshouse,
@@ -103,17 +105,25 @@ public sealed class DigestSender(
     {
         var push = new PushServiceClient(clients.CreateClient(Client))
         {
-            DefaultAuthentication = new VapidAuthentication(settings.PushPublic, outside.Open(settings.PushPrivate)) { Subject = "mailto:bud-clock@localhost" },
+            DefaultAuthentication = new VapidAuthentication(settings.PushPublic, outside.Open(settings.PushPrivate))
+            {
+                Subject = "mailto:bud-clock@localhost",
+            },
         };
         var text = JsonSerializer.Serialize(new { title = digest.Title, body = string.Join("\n", digest.Lines.Take(4)) });
         var left = new List<PushSubscription>();
         foreach (var one in subscriptions)
             try
             {
-                await push.RequestPushMessageDeliveryAsync(one, new PushMessage(text) { Urgency = PushMessageUrgency.Normal, TimeToLive = 12 * 3600 }, cancel);
+                await push.RequestPushMessageDeliveryAsync(
+                    one,
+                    new PushMessage(text) { Urgency = PushMessageUrgency.Normal, TimeToLive = 12 * 3600 },
+                    cancel
+                );
                 left.Add(one);
             }
-            catch (PushServiceClientException gone) when (gone.StatusCode is System.Net.HttpStatusCode.Gone or System.Net.HttpStatusCode.NotFound)
+            catch (PushServiceClientException gone)
+                when (gone.StatusCode is System.Net.HttpStatusCode.Gone or System.Net.HttpStatusCode.NotFound)
             {
                 Log.Information("A browser does not want notifications any more.");
             }

@@ -8,7 +8,9 @@ using Ical.Net.Serialization;
 
 namespace BudClock.Web.Outside;
 
-/// <summary>The agenda as a calendar file (RFC 5545): whole days, each item under the same name for good, so that it moves and never doubles.</summary>
+/// <summary>
+/// The agenda as a calendar file (RFC 5545): whole days, each item under the same name for good, so that it moves and never doubles.
+/// </summary>
 public static class GardenCalendar
 {
     /// <summary>So far ahead the calendar looks, weeks.</summary>

@@ -63,12 +63,12 @@ public class EndsOfSheetsTests
     {
         var sheet = CultureSheets.Shipped.Find(name)!;
         foreach (var (number, threshold) in Numbers(sheet))
-            foreach (var beyond in (double[])[threshold.Least - 0.001, threshold.Most + 0.001, double.NaN, double.PositiveInfinity])
-            {
-                var change = new SheetChange(name, null, number, beyond, null);
-                Assert.Contains("is outside", change.Fault(sheet));
-                Assert.Same(sheet, change.On(sheet));
-            }
+        foreach (var beyond in (double[])[threshold.Least - 0.001, threshold.Most + 0.001, double.NaN, double.PositiveInfinity])
+        {
+            var change = new SheetChange(name, null, number, beyond, null);
+            Assert.Contains("is outside", change.Fault(sheet));
+            Assert.Same(sheet, change.On(sheet));
+        }
     }
 
     [Theory]

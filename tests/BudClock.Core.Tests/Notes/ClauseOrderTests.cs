@@ -47,15 +47,15 @@ public class ClauseOrderTests
             .Where(section => section.Title is "Measured" or "Seen" or "Happened" or "Done")
             .SelectMany(s => s.Rows);
         foreach (var row in seen.Where(row => row.Kind is not null && row.Kind != EntryKinds.Note && row.Kind != EntryKinds.Flagged))
-            foreach (var word in row.Words)
-                foreach (var doubt in doubts)
-                {
-                    var line = $"a-1 {doubt} {row.Line(word)}{(doubt is "is it" ? "?" : "")}";
-                    var note = NoteReader.Read(line, Context);
-                    Assert.True(!note.Complete || note.Entries.All(e => e.Kind == EntryKinds.Note), $"{line} logs {note.Canonical}");
-                    if (note.AsNote is { } kept)
-                        Assert.All(NoteReader.Read(kept, Context).Entries, e => Assert.True(e.Kind == EntryKinds.Note, $"{line} → {kept}"));
-                }
+        foreach (var word in row.Words)
+        foreach (var doubt in doubts)
+        {
+            var line = $"a-1 {doubt} {row.Line(word)}{(doubt is "is it" ? "?" : "")}";
+            var note = NoteReader.Read(line, Context);
+            Assert.True(!note.Complete || note.Entries.All(e => e.Kind == EntryKinds.Note), $"{line} logs {note.Canonical}");
+            if (note.AsNote is { } kept)
+                Assert.All(NoteReader.Read(kept, Context).Entries, e => Assert.True(e.Kind == EntryKinds.Note, $"{line} → {kept}"));
+        }
     }
 
     /// <summary>English words that are near to a word of the line mean themselves.</summary>

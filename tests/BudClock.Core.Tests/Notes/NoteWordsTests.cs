@@ -16,9 +16,9 @@ public class NoteWordsTests
     {
         var wrong = new List<string>();
         foreach (var row in NoteWords.All(usUnits: false).Single(section => section.Title == title).Rows)
-            foreach (var word in row.Words)
-                if (Fault(row, NoteReader.Read($"a-1 {row.Line(word)}", Context)) is { } fault)
-                    wrong.Add($"{row.Line(word)}: {fault}");
+        foreach (var word in row.Words)
+            if (Fault(row, NoteReader.Read($"a-1 {row.Line(word)}", Context)) is { } fault)
+                wrong.Add($"{row.Line(word)}: {fault}");
         Assert.True(wrong.Count == 0, string.Join("\n", wrong));
     }
 

@@ -37,7 +37,12 @@ public class AgendaTests
                             Entries =
                             [
                                 .. plant.Entries.Select(entry =>
-                                    entry.Kind == EntryKinds.ProgrammeStarted ? entry with { Text = ProgrammeOrder.Moved(entry.Text!, new(2031, 11, 23)) } : entry
+                                    entry.Kind == EntryKinds.ProgrammeStarted
+                                        ? entry with
+                                        {
+                                            Text = ProgrammeOrder.Moved(entry.Text!, new(2031, 11, 23)),
+                                        }
+                                        : entry
                                 ),
                             ],
                         }
@@ -46,7 +51,10 @@ public class AgendaTests
         };
         var after = Of(moved, Today);
         Assert.Equal(before.Select(item => item.Key).Order(), after.Select(item => item.Key).Order());
-        var changed = before.Join(after, item => item.Key, item => item.Key, (a, b) => (a, b)).Where(pair => pair.a.On != pair.b.On).ToList();
+        var changed = before
+            .Join(after, item => item.Key, item => item.Key, (a, b) => (a, b))
+            .Where(pair => pair.a.On != pair.b.On)
+            .ToList();
         Assert.Equal(3, changed.Count);
         Assert.All(changed, pair => Assert.Equal((7, "NAR-02"), (pair.b.On.DayNumber - pair.a.On.DayNumber, pair.a.Tags.Single())));
     }
@@ -67,7 +75,10 @@ public class AgendaTests
         Assert.Contains(board.Conflicts, conflict => conflict.Tags.SequenceEqual(["NAR-02", "NAR-03"]));
         var planting = board.Lanes.Single(lane => lane.Tag == "NAR-02").Start!.Value;
         var away = TriggerBoard.Of(plants, [new(planting.AddDays(-1), planting.AddDays(1))], Today);
-        Assert.Contains(away.Conflicts, conflict => conflict.Tags is ["NAR-02"] && conflict.Words.Contains("away", StringComparison.Ordinal));
+        Assert.Contains(
+            away.Conflicts,
+            conflict => conflict.Tags is ["NAR-02"] && conflict.Words.Contains("away", StringComparison.Ordinal)
+        );
     }
 
     [Fact]

@@ -5,14 +5,31 @@ using BudClock.Core.Planning;
 
 namespace BudClock.Core.Tests.Planning;
 
-/// <summary>Rules B2 and D10 against common practice: 28 days from planting, five to six weeks on a cool sill, held back at 4 to 10 °C.</summary>
+/// <summary>
+/// Rules B2 and D10 against common practice: 28 days from planting, five to six weeks on a cool sill, held back at 4 to 10 °C.
+/// </summary>
 public class BulbPlanTests
 {
     static readonly CultureSheet Sheet = CultureSheets.Shipped.Find("tender-narcissus")!;
     static readonly BulbVessel Bowl = new(20, Pebbles: true);
 
-    static BulbPlan Plan(DateOnly wanted, int? every = null, bool southern = false, double? meanC = null, IReadOnlyList<int>? took = null, DateOnly? today = null) =>
-        BulbPlan.Of(Sheet, [new(wanted, 24)], every, Bowl, BulbInterval.Of(Sheet, took ?? [], meanC), today ?? wanted.AddDays(-90), southern);
+    static BulbPlan Plan(
+        DateOnly wanted,
+        int? every = null,
+        bool southern = false,
+        double? meanC = null,
+        IReadOnlyList<int>? took = null,
+        DateOnly? today = null
+    ) =>
+        BulbPlan.Of(
+            Sheet,
+            [new(wanted, 24)],
+            every,
+            Bowl,
+            BulbInterval.Of(Sheet, took ?? [], meanC),
+            today ?? wanted.AddDays(-90),
+            southern
+        );
 
     [Theory]
     [InlineData("2031-12-24", "2031-11-26")] // 28 days: common practice
@@ -89,7 +106,9 @@ public class BulbPlanTests
         var calendar = new GardenDays(new("Glass", 51.5, 0.7, "Europe/London"));
         var record = PlaceRecord.Of(
             calendar,
-            Enumerable.Range(0, 20).Select(day => new ClimateReading("store", new(since.AddDays(day), new(12, 0), TimeSpan.Zero), celsius, 60))
+            Enumerable
+                .Range(0, 20)
+                .Select(day => new ClimateReading("store", new(since.AddDays(day), new(12, 0), TimeSpan.Zero), celsius, 60))
         );
         var told = StoreSound.Of(Sheet, record, since, since.AddDays(19));
         Assert.Equal(sound, told.Sound);

@@ -22,7 +22,11 @@ public class CountingTests
             .Range(1, 150)
             .Where(day => nights(day) is not null)
             .Select(day => new ClimateReading("here", new(Start.AddDays(day), new(3, 0), TimeSpan.Zero), nights(day), 70))
-            .Concat(Enumerable.Range(0, 150).Select(day => new ClimateReading("warm", new(Start.AddDays(day), new(3, 0), TimeSpan.Zero), 17, 50)));
+            .Concat(
+                Enumerable
+                    .Range(0, 150)
+                    .Select(day => new ClimateReading("warm", new(Start.AddDays(day), new(3, 0), TimeSpan.Zero), 17, 50))
+            );
         var records = readings.ToLookup(reading => reading.Place).ToDictionary(group => group.Key, group => PlaceRecord.Of(days, group));
         var plant = new Plant
         {
@@ -60,7 +64,10 @@ public class CountingTests
     {
         var plant = Clivia(Start.AddDays(20), day => day is > 8 and < 15 ? null : 9);
         Assert.Equal((14, 6), (Now(plant).Count, Now(plant).Unknown));
-        Assert.Contains(plant.Advice, advice => advice.Topic == Topics.Trigger && advice.Reason.Contains("6 not measured", StringComparison.Ordinal));
+        Assert.Contains(
+            plant.Advice,
+            advice => advice.Topic == Topics.Trigger && advice.Reason.Contains("6 not measured", StringComparison.Ordinal)
+        );
     }
 
     [Fact]
@@ -82,7 +89,10 @@ public class CountingTests
         Assert.Contains("dry days begin again, 19 days of them lost", said.Reason, StringComparison.Ordinal);
         Assert.Equal(0, Now(plant).Count);
         // It goes on from the soak, and is done 28 days after it.
-        Assert.Equal(("water", soaked.AddDays(28)), (Now(Clivia(soaked.AddDays(28), _ => 9, Specimens.At(soaked, EntryKinds.Soaked))).Step.Name, soaked.AddDays(28)));
+        Assert.Equal(
+            ("water", soaked.AddDays(28)),
+            (Now(Clivia(soaked.AddDays(28), _ => 9, Specimens.At(soaked, EntryKinds.Soaked))).Step.Name, soaked.AddDays(28))
+        );
         Assert.Equal("dry", Now(Clivia(soaked.AddDays(27), _ => 9, Specimens.At(soaked, EntryKinds.Soaked))).Step.Name);
     }
 
@@ -99,14 +109,22 @@ public class CountingTests
                     Specimens.At(Start.AddDays(day), EntryKinds.Medium, text: "dry"),
                     Specimens.At(Start.AddDays(day), EntryKinds.Leaves, text: leaves)
                 );
-                Assert.DoesNotContain(plant.Advice, advice => advice.Verdict is Verdict.Do && (advice.Care.GivesWater() || advice.Care is Care.Feed));
+                Assert.DoesNotContain(
+                    plant.Advice,
+                    advice => advice.Verdict is Verdict.Do && (advice.Care.GivesWater() || advice.Care is Care.Feed)
+                );
             }
     }
 
     [Fact]
     public void A_paused_night_does_not_count_and_an_abandoned_programme_forbids_nothing()
     {
-        var paused = Clivia(Start.AddDays(20), _ => 9, Specimens.At(Start.AddDays(5), EntryKinds.ProgrammePaused), Specimens.At(Start.AddDays(15), EntryKinds.ProgrammeResumed));
+        var paused = Clivia(
+            Start.AddDays(20),
+            _ => 9,
+            Specimens.At(Start.AddDays(5), EntryKinds.ProgrammePaused),
+            Specimens.At(Start.AddDays(15), EntryKinds.ProgrammeResumed)
+        );
         Assert.Equal(10, Now(paused).Count);
         var ended = Clivia(Start.AddDays(40), _ => 9, Specimens.At(Start.AddDays(38), EntryKinds.ProgrammeEnded));
         Assert.Equal((RunState.Abandoned, null), (ended.Situation.Programme!.State, ended.Situation.Programme.Rules));
@@ -118,9 +136,15 @@ public class CountingTests
         var lit = new DateOnly(2031, 10, 24);
         var run = Cactus(lit, lit).Situation.Programme!.Now!;
         Assert.Equal(EntryKinds.NightLit, run.Setback!.Entry.Kind);
-        var (with, without) = (Cactus(lit.AddDays(6), lit).Situation.Programme!.Now!, Cactus(lit.AddDays(6), null).Situation.Programme!.Now!);
+        var (with, without) = (
+            Cactus(lit.AddDays(6), lit).Situation.Programme!.Now!,
+            Cactus(lit.AddDays(6), null).Situation.Programme!.Now!
+        );
         Assert.Equal(without.Count - 1, with.Count);
-        Assert.Contains(Cactus(lit, lit).Advice, advice => advice is { Topic: Topics.Trigger, Verdict: Verdict.Look } && advice.Reason.Contains("lamp", StringComparison.Ordinal));
+        Assert.Contains(
+            Cactus(lit, lit).Advice,
+            advice => advice is { Topic: Topics.Trigger, Verdict: Verdict.Look } && advice.Reason.Contains("lamp", StringComparison.Ordinal)
+        );
     }
 
     static Assessment Cactus(DateOnly today, DateOnly? lit)
@@ -147,7 +171,9 @@ public class CountingTests
         static double? Nights(int day) => day % 5 == 0 ? 14 : 9;
         var plant = Clivia(Start.AddDays(10), Nights);
         var ahead = plant.Situation.Outlook.Of(plant.Situation.Programme!)[0];
-        var happened = Enumerable.Range(11, 100).First(day => Clivia(Start.AddDays(day), Nights).Situation.Programme!.Now!.Step.Name == "dry");
+        var happened = Enumerable
+            .Range(11, 100)
+            .First(day => Clivia(Start.AddDays(day), Nights).Situation.Programme!.Now!.Step.Name == "dry");
         Assert.InRange(Start.AddDays(happened), ahead.Earliest!.Value, ahead.Latest!.Value);
         Assert.InRange(ahead.Likely!.Value, Start.AddDays(happened - 4), Start.AddDays(happened + 4));
     }

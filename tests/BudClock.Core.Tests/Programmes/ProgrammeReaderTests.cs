@@ -48,7 +48,8 @@ public class ProgrammeReaderTests
     [Fact]
     public void A_copy_with_other_numbers_is_found_before_what_ships()
     {
-        var mine = Sound.Replace("name: cool-nights\n", "name: my-nights\n", StringComparison.Ordinal)
+        var mine = Sound
+            .Replace("name: cool-nights\n", "name: my-nights\n", StringComparison.Ordinal)
             .Replace("need: 30", "need: 21", StringComparison.Ordinal);
         var book = ProgrammeBook.With([new("my-nights", mine)]);
         var clivia = CultureSheets.Shipped.Find("clivia")!;
@@ -67,10 +68,7 @@ public class ProgrammeReaderTests
     public void What_the_entry_says_is_read(string text, string? from, string? bloom, int? bulbs, int? every)
     {
         var order = ProgrammeOrder.Read(Specimens.At(new DateOnly(2031, 10, 1), EntryKinds.ProgrammeStarted, text: text));
-        Assert.Equal(
-            (Day(from), Day(bloom), bulbs, every),
-            (order.From, order.BloomOn, order.Bulbs, order.EveryDays)
-        );
+        Assert.Equal((Day(from), Day(bloom), bulbs, every), (order.From, order.BloomOn, order.Bulbs, order.EveryDays));
 
         static DateOnly? Day(string? day) => day is null ? null : DateOnly.Parse(day, System.Globalization.CultureInfo.InvariantCulture);
     }

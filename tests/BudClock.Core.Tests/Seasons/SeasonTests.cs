@@ -65,11 +65,16 @@ public class SeasonTests
             faults.Add($"{day} {tag}: water on bare bulbs: {water.Reason}");
         if (feed is not null && log.LastOrDefault(entry => entry.Kind == EntryKinds.RootCount) is { Amount.Value: 0 })
             faults.Add($"{day} {tag}: feed without roots: {feed.Reason}");
-        if (log.LastOrDefault(entry => entry.Kind == EntryKinds.ProgrammeStarted) is { Text: "cool-nights" } order && DryWeeks(garden, log, order))
+        if (
+            log.LastOrDefault(entry => entry.Kind == EntryKinds.ProgrammeStarted) is { Text: "cool-nights" } order
+            && DryWeeks(garden, log, order)
+        )
             faults.Add($"{day} {tag}: {(water ?? feed)!.Reason} in its dry weeks");
     }
 
-    /// <summary>Thirty nights at or below 10 °C at its places since the order, counted from the simulated readings; then 28 days without water.</summary>
+    /// <summary>
+    /// Thirty nights at or below 10 °C at its places since the order, counted from the simulated readings; then 28 days without water.
+    /// </summary>
     static bool DryWeeks(SeasonGarden garden, List<Entry> log, Entry order)
     {
         var weathers = garden.Weathers();
@@ -104,8 +109,14 @@ public class SeasonTests
         var (one, other) = (SeasonGarden.Of(false, 15, 3), SeasonGarden.Of(false, 15, 3));
         SeasonReport.Live(one, new CalendarGrower(), 200);
         SeasonReport.Live(other, new CalendarGrower(), 200);
-        Assert.Equal(one.Plants.Values.Select(plant => plant.Model.State.Moisture), other.Plants.Values.Select(plant => plant.Model.State.Moisture));
-        Assert.Equal(one.Plants.Values.Select(plant => plant.Model.State.DiedOf), other.Plants.Values.Select(plant => plant.Model.State.DiedOf));
+        Assert.Equal(
+            one.Plants.Values.Select(plant => plant.Model.State.Moisture),
+            other.Plants.Values.Select(plant => plant.Model.State.Moisture)
+        );
+        Assert.Equal(
+            one.Plants.Values.Select(plant => plant.Model.State.DiedOf),
+            other.Plants.Values.Select(plant => plant.Model.State.DiedOf)
+        );
     }
 
     static SimulatedPlant Fresh(Habit habit, Action<PlantState> set)

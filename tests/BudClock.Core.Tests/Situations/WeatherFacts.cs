@@ -107,7 +107,9 @@ sealed class WeatherFacts(DateOnly on)
     IEnumerable<Seen<double>> LastNights(PlaceRecord measured) =>
         measured.Nights.Reverse().Take(Weather.Kept).Select(night => new Seen<double>(night.CoolestC, night.Ends));
 
-    /// <summary>"9*12 -*3 16*30": the coolest of each night, the newest first; a dash was not measured. Days are four degrees warmer.</summary>
+    /// <summary>
+    /// "9*12 -*3 16*30": the coolest of each night, the newest first; a dash was not measured. Days are four degrees warmer.
+    /// </summary>
     List<ClimateReading> RecordOf(string[] spans)
     {
         var (day, readings) = (on, new List<ClimateReading>());

@@ -5,7 +5,9 @@ using OpenQA.Selenium;
 
 namespace BudClock.Web.Tests.Browser;
 
-/// <summary>Bloom triggers in a real browser: dates that move, a clock that is stepped, practices lost and won, a calendar that follows.</summary>
+/// <summary>
+/// Bloom triggers in a real browser: dates that move, a clock that is stepped, practices lost and won, a calendar that follows.
+/// </summary>
 public class TriggersTests
 {
     static CancellationToken Cancel => TestContext.Current.CancellationToken;
@@ -19,7 +21,10 @@ public class TriggersTests
         browser.Sees("#lane-NAR-02", "16 Nov");
         // By mouse: some days to the right.
         var step = double.Parse(browser.Find(Handle).GetAttribute("data-step")!, CultureInfo.InvariantCulture);
-        var scale = Convert.ToDouble(browser.Run("return document.querySelector('.trigger-chart').getScreenCTM().a"), CultureInfo.InvariantCulture);
+        var scale = Convert.ToDouble(
+            browser.Run("return document.querySelector('.trigger-chart').getScreenCTM().a"),
+            CultureInfo.InvariantCulture
+        );
         browser.DragBy(browser.Find(Handle), (int)Math.Round(7 * step * scale));
         browser.Until(() => Day(browser) == planting.AddDays(7));
         browser.Sees("#lane-NAR-02", "23 Nov");
@@ -42,8 +47,7 @@ public class TriggersTests
 
     const string Handle = ".handle[data-tag='NAR-02']";
 
-    static DateOnly Day(Chromium browser) =>
-        DateOnly.Parse(browser.Find(Handle).GetAttribute("data-day")!, CultureInfo.InvariantCulture);
+    static DateOnly Day(Chromium browser) => DateOnly.Parse(browser.Find(Handle).GetAttribute("data-day")!, CultureInfo.InvariantCulture);
 
     [Fact]
     public async Task From_24_May_the_clock_is_stepped_to_the_first_bloom_of_a_plant()
@@ -51,7 +55,11 @@ public class TriggersTests
         await using var site = await Site.DemoAsync();
         using var browser = new Chromium(site.Address).Open("/");
         browser.Sees(".pretend", "24 May 2031");
-        for (var presses = 0; presses < 12 && !browser.Words("main").Contains("First flower open", StringComparison.OrdinalIgnoreCase); presses++)
+        for (
+            var presses = 0;
+            presses < 12 && !browser.Words("main").Contains("First flower open", StringComparison.OrdinalIgnoreCase);
+            presses++
+        )
         {
             browser.Open("/").ClickThrough("button[name=step][value=turn]");
             browser.Open("/practice/end");
@@ -83,9 +91,16 @@ public class TriggersTests
         for (var week = 0; week < 24 && browser.Path != "/practice/end"; week++)
         {
             browser.Open("/plants/CLI-01");
-            told.UnionWith(new[] { "of 30", "of 28", "regular" }.Where(words => browser.Words("main").Contains(words, StringComparison.OrdinalIgnoreCase)));
+            told.UnionWith(
+                new[] { "of 30", "of 28", "regular" }.Where(words =>
+                    browser.Words("main").Contains(words, StringComparison.OrdinalIgnoreCase)
+                )
+            );
             // What the Round orders is done; in the dry weeks it orders no water.
-            if (browser.Words(".advice").Contains("two finger joints", StringComparison.Ordinal) || browser.Words(".advice").Contains("water until it runs", StringComparison.Ordinal))
+            if (
+                browser.Words(".advice").Contains("two finger joints", StringComparison.Ordinal)
+                || browser.Words(".advice").Contains("water until it runs", StringComparison.Ordinal)
+            )
                 Note(browser, "cli-01 watered 250 ml");
             browser.ClickThrough("button[name=step][value=week]");
         }
@@ -164,15 +179,19 @@ public class TriggersTests
     /// <summary>Read by ical.js, which is not the library that wrote it (RFC 5545).</summary>
     static List<(string Uid, string On, string Summary)> Read(Chromium browser, string calendar)
     {
-        browser.Run(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "lib", "ical.min.js")) + "; window.ICAL = window.ICAL || ICAL;");
-        var rows = (IEnumerable<object>)
-            browser.Run(
-                """
-                const all = new ICAL.Component(ICAL.parse(arguments[0])).getAllSubcomponents('vevent').map((one) => new ICAL.Event(one));
-                return all.map((one) => one.uid + '\t' + one.startDate.toString() + '\t' + one.summary);
-                """,
-                calendar
-            )!;
+        browser.Run(
+            File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "lib", "ical.min.js")) + "; window.ICAL = window.ICAL || ICAL;"
+        );
+        var rows =
+            (IEnumerable<object>)
+                browser.Run(
+                    """
+                    const read = new ICAL.Component(ICAL.parse(arguments[0]));
+                    const all = read.getAllSubcomponents('vevent').map((one) => new ICAL.Event(one));
+                    return all.map((one) => one.uid + '\t' + one.startDate.toString() + '\t' + one.summary);
+                    """,
+                    calendar
+                )!;
         return [.. rows.Select(row => ((string)row).Split('\t')).Select(row => (row[0], row[1], row[2]))];
     }
 
@@ -180,7 +199,12 @@ public class TriggersTests
     public async Task A_garden_of_one_s_own_is_never_stepped()
     {
         await using var site = await Site.EmptyAsync(new(2031, 5, 24));
-        await site.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Where", "51.5 N 0.7 E"), ("Form.TimeZone", "Europe/London"));
+        await site.PostAsync(
+            "/start?handler=Position",
+            ("Form.Name", "Mine"),
+            ("Form.Where", "51.5 N 0.7 E"),
+            ("Form.TimeZone", "Europe/London")
+        );
         Assert.False(site.Services.GetRequiredService<SteppingDesk>().CanStep);
         Assert.DoesNotContain("Step a day", await site.TextAsync("/practice"), StringComparison.Ordinal);
         Assert.Equal(System.Net.HttpStatusCode.NotFound, (await site.SendAsync("/practice/step", false, ("step", "day"))).StatusCode);

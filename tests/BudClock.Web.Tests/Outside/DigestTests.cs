@@ -9,7 +9,9 @@ using Microsoft.Extensions.DependencyInjection;
 
 namespace BudClock.Web.Tests.Outside;
 
-/// <summary>The daily digest: as a mail to a folder and to a server, as a web notification, once a day, and only where something asks.</summary>
+/// <summary>
+/// The daily digest: as a mail to a folder and to a server, as a web notification, once a day, and only where something asks.
+/// </summary>
 public class DigestTests
 {
     static CancellationToken Cancel => TestContext.Current.CancellationToken;
@@ -38,7 +40,12 @@ public class DigestTests
     public async Task Nothing_asks_and_nothing_is_sent()
     {
         await using var site = await Site.EmptyAsync(new(2031, 5, 24));
-        await site.PostAsync("/start?handler=Position", ("Form.Name", "Mine"), ("Form.Where", "51.5 N 0.7 E"), ("Form.TimeZone", "Europe/London"));
+        await site.PostAsync(
+            "/start?handler=Position",
+            ("Form.Name", "Mine"),
+            ("Form.Where", "51.5 N 0.7 E"),
+            ("Form.TimeZone", "Europe/London")
+        );
         var folder = Path.Combine(site.Folder, "mails");
         await SetAsync(site, ("Folder", folder));
         Assert.False(await Sender(site).SendIfDueAsync(Cancel));
@@ -87,8 +94,13 @@ public class DigestTests
         await service.StartAsync(Cancel);
         await site.PostAsync("/triggers/calendar?handler=Push");
         foreach (var path in (string[])["here", "gone"])
-            (await site.Http.PostAsync("/api/push", new StringContent(Subscription($"{service.Urls.Single()}/{path}"), Encoding.UTF8, "application/json"), Cancel))
-                .EnsureSuccessStatusCode();
+            (
+                await site.Http.PostAsync(
+                    "/api/push",
+                    new StringContent(Subscription($"{service.Urls.Single()}/{path}"), Encoding.UTF8, "application/json"),
+                    Cancel
+                )
+            ).EnsureSuccessStatusCode();
         await SetAsync(site, ("To", ""));
         Assert.True(await Sender(site).SendIfDueAsync(Cancel));
         var (_, authorization, bytes) = await pushed.Task.WaitAsync(TimeSpan.FromSeconds(20), Cancel);

@@ -62,7 +62,8 @@ public sealed class BulbDates : IAdviser
                 now,
                 Verdict.Hold,
                 null,
-                $"After {Dates.Short(last)} days are too long and warm for another lot: leave it dry until autumn, or give it to the garden.",
+                $"After {Dates.Short(last)} days are too long and warm for another lot: leave it dry until autumn, or give it to the "
+                    + $"garden.",
                 new("last day of planting", new(Dates.Short(last)), null, null, true, now.Today)
             );
         if (order.BloomOn is not { } wanted)
@@ -70,7 +71,8 @@ public sealed class BulbDates : IAdviser
                 now,
                 Verdict.Hold,
                 null,
-                $"Held back for a later lot{(order.EveryDays is { } every ? $", every {every} days" : "")}: no date is on record for this one. "
+                $"Held back for a later lot{(order.EveryDays is { } every ? $", every {every} days" : "")}: no date is on record for this "
+                    + $"one. "
                     + "Name the day it is wanted for, and its planting day follows.",
                 Condition.Known("programme", new(order.Text), null, order.Entry.On)
             );
@@ -82,7 +84,8 @@ public sealed class BulbDates : IAdviser
                 now,
                 Verdict.Hold,
                 plant,
-                $"Wanted in bloom on {Dates.Near(wanted, now.Today)}, {took.Words}: plant it on {Dates.Near(plant, now.Today)}. Until then cool, "
+                $"Wanted in bloom on {Dates.Near(wanted, now.Today)}, {took.Words}: plant it on {Dates.Near(plant, now.Today)}. Until "
+                    + $"then cool, "
                     + "dark and dry.",
                 condition
             );
@@ -92,14 +95,16 @@ public sealed class BulbDates : IAdviser
                 Verdict.Look,
                 now.Today,
                 $"Its planting day for {Dates.Short(wanted)} was {Dates.Short(plant)}. Planted today it would bloom about "
-                    + $"{Dates.Short(now.Today.AddDays((int)Math.Round(took.Likely)))} ({span}): plant it for that, or keep it for another date.",
+                    + $"{Dates.Short(now.Today.AddDays((int)Math.Round(took.Likely)))} ({span}): plant it for that, or keep it for "
+                    + "another date.",
                 condition
             );
         return Say(
             now,
             Verdict.Look,
             now.Today,
-            $"Its planting day for {Dates.Short(wanted)} is here ({took.Words}): feel the bulbs, and where they are firm plant them: half the bulb out "
+            $"Its planting day for {Dates.Short(wanted)} is here ({took.Words}): feel the bulbs, and where they are firm plant them: half "
+                + $"the bulb out "
                 + "over pebbles, the tip showing in soil; water once, then a week dark at 10 °C.",
             condition
         ) with
@@ -117,7 +122,8 @@ public sealed class BulbDates : IAdviser
                 now,
                 Verdict.Hold,
                 null,
-                $"Flowers over {Dates.Ago(over, now.Today)}. A forced bulb is not counted on again: discard it, or grow it on for its leaves, as you "
+                $"Flowers over {Dates.Ago(over, now.Today)}. A forced bulb is not counted on again: discard it, or grow it on for its "
+                    + $"leaves, as you "
                     + "like; no feed either way.",
                 Condition.Sign("flowers over", over)
             )
@@ -128,7 +134,7 @@ public sealed class BulbDates : IAdviser
         if (now.Journal.Last(EntryKinds.Planted) is not { } planted || planted.On < now.Today.AddMonths(-3) || now.Open(LaneKind.Bloom))
             return null;
         var weak = now.Needs(Rule, "weak");
-        return now.Around.Weather.HotDays(now.Today, 3, weak) is ( >= 2, { } warmest)
+        return now.Around.Weather.HotDays(now.Today, 3, weak) is (>= 2, { } warmest)
             ? new(
                 Topics.Move,
                 Rule,
@@ -137,7 +143,8 @@ public sealed class BulbDates : IAdviser
                 now.Today,
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"Days here reach {Degrees.Of(warmest.Value)}; above {weak:0} °C stems grow weak. A cooler, bright place; twigs or a tie hold "
+                    $"Days here reach {Degrees.Of(warmest.Value)}; above {weak:0} °C stems grow weak. A cooler, bright place; twigs or a "
+                        + $"tie hold "
                         + $"them, and a few that lean are normal."
                 ),
                 [new("warmest day", new(warmest.Value), new(weak), "°C", false, warmest.On)]

@@ -37,11 +37,7 @@ public static class CoolPlaces
     static PlaceForStep Of(Place place, ProgrammeAround around, Step step, DateOnly today)
     {
         var record = around.RecordOf(place.Code);
-        var known = Enumerable
-            .Range(0, Lately)
-            .Select(back => Value(step.Measure, record, today.AddDays(-back)))
-            .OfType<double>()
-            .ToList();
+        var known = Enumerable.Range(0, Lately).Select(back => Value(step.Measure, record, today.AddDays(-back))).OfType<double>().ToList();
         var ahead = new ProgrammeOutlook(around, place.Code, today).Of(
             new(new("", "", "", "", [], [], [step]), Now(today), RunState.Planned, [])
         );

@@ -43,7 +43,8 @@ public sealed class LastingStalkAdviser : IAdviser
             ? Say(
                 now,
                 Verdict.Hold,
-                $"Bloom over {Dates.Ago(over.On, now.Today)}: keep the flower stalk. It is a lasting one, never cut: it blooms again from there.",
+                $"Bloom over {Dates.Ago(over.On, now.Today)}: keep the flower stalk. It is a lasting one, never cut: it blooms again "
+                    + $"from there.",
                 Condition.Sign("bloom over", over.On)
             )
             : null;
@@ -56,9 +57,7 @@ public sealed class LastingStalkAdviser : IAdviser
             || now.Journal.Last(EntryKinds.BloomOpened, EntryKinds.Buds, EntryKinds.SpikeStarted, EntryKinds.Blooms) is not null
         )
             return null;
-        var asked = now
-            .Journal.Of(EntryKinds.Note)
-            .LastOrDefault(note => note.On > now.Today.AddDays(-AskedDays) && Asks(note.Text));
+        var asked = now.Journal.Of(EntryKinds.Note).LastOrDefault(note => note.On > now.Today.AddDays(-AskedDays) && Asks(note.Text));
         if (asked is null)
             return null;
         var (years, need) = ((now.Today.DayNumber - came.DayNumber) / DaysInYear, now.Needs(Rule, "years"));
@@ -67,14 +66,16 @@ public sealed class LastingStalkAdviser : IAdviser
             return Say(
                 now,
                 Verdict.Hold,
-                $"Here since {Dates.Long(came)}: it is young yet. The first year goes into roots, the second it creeps, in the third it leaps; bloom "
+                $"Here since {Dates.Long(came)}: it is young yet. The first year goes into roots, the second it creeps, in the third it "
+                    + $"leaps; bloom "
                     + "comes with age. Nothing to do.",
                 age
             );
         return Say(
             now,
             Verdict.Look,
-            $"Here for {years:0} years, so age is not why. Light comes next: is it bright, with some morning or evening sun? Only then feed, and only then "
+            $"Here for {years:0} years, so age is not why. Light comes next: is it bright, with some morning or evening sun? Only then "
+                + $"feed, and only then "
                 + $"mild stress: a longer dry spell, or cooler, not below {now.Needs(Rule, "stress-c"):0} °C.",
             age
         );
@@ -91,13 +92,19 @@ public sealed class LastingStalkAdviser : IAdviser
     /// <summary>A vine that runs ahead without leaves is no sick one.</summary>
     Advice? Tendril(Situation now)
     {
-        if (now.Resting || now.Thirst.Kind is not ThirstKind.None || now.Lanes.LastOrDefault(l => l is { Kind: LaneKind.Growth, Open: true }) is not { } vine)
+        if (
+            now.Resting
+            || now.Thirst.Kind is not ThirstKind.None
+            || now.Lanes.LastOrDefault(l => l is { Kind: LaneKind.Growth, Open: true }) is not { } vine
+        )
             return null;
         if (now.Journal.Last(EntryKinds.GrowthHeight) is not { } tip || tip.On < vine.From || tip.On <= now.Today.AddDays(-TendrilDays))
             return null;
         if (!now.Journal.Of(EntryKinds.GrowthHeight).Any(e => e.On >= vine.From && e.Amount?.InBase < tip.Amount?.InBase - ReadingErrorCm))
             return FirstYear(now, tip);
-        var leaves = now.Journal.Of(EntryKinds.LeafCount, EntryKinds.LeafStarted).LastOrDefault(e => e.On >= vine.From && e.Amount is not { InBase: <= 0 });
+        var leaves = now
+            .Journal.Of(EntryKinds.LeafCount, EntryKinds.LeafStarted)
+            .LastOrDefault(e => e.On >= vine.From && e.Amount is not { InBase: <= 0 });
         return leaves is not null
             ? null
             : new(
@@ -122,7 +129,8 @@ public sealed class LastingStalkAdviser : IAdviser
                 Care.LeaveAlone,
                 Verdict.Hold,
                 null,
-                $"Here since {Dates.Near(came, now.Today)}, and the vine stands still: a first year of nothing but roots is normal. Nothing to do.",
+                $"Here since {Dates.Near(came, now.Today)}, and the vine stands still: a first year of nothing but roots is normal. "
+                    + $"Nothing to do.",
                 [Condition.Known("vine", new("stands still"), null, seen.On)]
             )
             : null;

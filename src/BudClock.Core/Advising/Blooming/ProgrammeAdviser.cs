@@ -82,11 +82,13 @@ public sealed class ProgrammeAdviser : IAdviser
     {
         var (title, not) = (run.Programme.Title, run.Programme.NotWhile);
         if (not.Contains(Vetoes.Newcomer) && now.Arrival is { IsNewcomer: true } arrival)
-            return $"{title} was started on a newcomer, here for {Weeks.Days(arrival.Day)}: let it settle until {Dates.Short(arrival.Until)}, and pause "
+            return $"{title} was started on a newcomer, here for {Weeks.Days(arrival.Day)}: let it settle until "
+                + $"{Dates.Short(arrival.Until)}, and pause "
                 + "the programme.";
         var spike = now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Spike or LaneKind.Bloom, Open: true });
         return not.Contains(Vetoes.InBud) && spike is not null && spike.From <= run.Order.Start
-            ? $"{title} was started with a spike on its way: cold or dryness now costs its flowers. Pause the programme until they are over."
+            ? $"{title} was started with a spike on its way: cold or dryness now costs its flowers. Pause the programme until they are "
+                + $"over."
             : null;
     }
 
@@ -118,11 +120,22 @@ public sealed class ProgrammeAdviser : IAdviser
             return null;
         var done = $"{Capital(before.Step.Title)}: {before.Progress}. {at.Step.Turn}";
         if (Sick(now))
-            return Say(run, at, Verdict.Hold, null, $"{Capital(before.Step.Title)}: {before.Progress}. First the plant itself; its count waits.");
+            return Say(
+                run,
+                at,
+                Verdict.Hold,
+                null,
+                $"{Capital(before.Step.Title)}: {before.Progress}. First the plant itself; its count waits."
+            );
         // Water in the cold is for somebody who looks; so is anything that is only told by days.
         var asks = at.Step.Water is StepWater.None || !now.Temper.Cold || before.Step.Water is not StepWater.None;
-        return Say(run, at, asks ? Verdict.Do : Verdict.Look, now.Today, asks ? done : $"{done} Nights are down to "
-            + $"{Degrees.Of(now.Temper.Night!.Value)}: warmer first.");
+        return Say(
+            run,
+            at,
+            asks ? Verdict.Do : Verdict.Look,
+            now.Today,
+            asks ? done : $"{done} Nights are down to " + $"{Degrees.Of(now.Temper.Night!.Value)}: warmer first."
+        );
     }
 
     /// <summary>Why nothing is counted, or not all.</summary>
@@ -134,10 +147,12 @@ public sealed class ProgrammeAdviser : IAdviser
             return null;
         var place = now.Around.Place?.Name ?? "its place";
         if (at.Unknown > 0 && at.Count + at.Missed == 0)
-            return $"Since {Dates.Short(at.From)} nobody measured a night at {place}, so none counts: write the lowest of each night down, or hang a "
+            return $"Since {Dates.Short(at.From)} nobody measured a night at {place}, so none counts: write the lowest of each night "
+                + $"down, or hang a "
                 + "thermometer there.";
         if (at.Unknown >= GapNights && LastUnknown(now))
-            return $"{at.Progress} {at.Step.Measure.Words}; {Weeks.Nights(at.Unknown)} at {place} nobody measured, and they do not count. Write down "
+            return $"{at.Progress} {at.Step.Measure.Words}; {Weeks.Nights(at.Unknown)} at {place} nobody measured, and they do not count. "
+                + $"Write down "
                 + "what you know of them.";
         var days = now.Today.DayNumber - at.From.DayNumber;
         return at.Missed >= BarrenDays && at.Count == 0 ? TooWarm(now, run, at, $"in {Weeks.Days(days)}")
@@ -147,26 +162,30 @@ public sealed class ProgrammeAdviser : IAdviser
 
     static bool LastUnknown(Situation now) => now.Counted.RecordOf(now.Plant.Place).Night(now.Today.AddDays(-5)) is null;
 
-    static bool Moved(Situation now) => now.Journal.Last(EntryKinds.Moved) is { } moved && moved.On > now.Today.AddDays(-BarrenDays)
-        && moved.On < now.Today.AddDays(-2);
+    static bool Moved(Situation now) =>
+        now.Journal.Last(EntryKinds.Moved) is { } moved && moved.On > now.Today.AddDays(-BarrenDays) && moved.On < now.Today.AddDays(-2);
 
     /// <summary>One of the last nights or days here would count.</summary>
     static bool Qualifies(Situation now, StepMeasure measure)
     {
         var record = now.Counted.RecordOf(now.Plant.Place);
-        return Enumerable.Range(0, 4).Select(back => now.Today.AddDays(-back)).Any(day =>
-            measure switch
-            {
-                CoolNights nights => record.Night(day)?.CoolestC <= nights.AtOrBelowC,
-                CoolDays days => record.Day(day)?.MaxC <= days.AtOrBelowC,
-                _ => true,
-            }
-        );
+        return Enumerable
+            .Range(0, 4)
+            .Select(back => now.Today.AddDays(-back))
+            .Any(day =>
+                measure switch
+                {
+                    CoolNights nights => record.Night(day)?.CoolestC <= nights.AtOrBelowC,
+                    CoolDays days => record.Day(day)?.MaxC <= days.AtOrBelowC,
+                    _ => true,
+                }
+            );
     }
 
     static string TooWarm(Situation now, ProgrammeRun run, StepRun at, string since) =>
         $"{at.Progress} {at.Step.Measure.Words}, and none {since}: the count stands. It wants a cooler place"
-        + $"{(CoolPlaces.Best(now, at.Step.Measure) is { } best ? $", such as {best.Name}" : "")}; {run.Programme.Title.ToLowerInvariant()} waits until then.";
+        + $"{(CoolPlaces.Best(now, at.Step.Measure) is { } best ? $", such as {best.Name}" : "")}; "
+        + $"{run.Programme.Title.ToLowerInvariant()} waits until then.";
 
     static string? LongNight(Situation now, StepRun at, LongNights nights)
     {
@@ -179,7 +198,8 @@ public sealed class ProgrammeAdviser : IAdviser
         return Darkness.UnbrokenHours(now.Around.Days, now.Today, [(from, burn)]) is var left && left < nights.Hours
             ? string.Create(
                 System.Globalization.CultureInfo.InvariantCulture,
-                $"{at.Progress} {at.Step.Measure.Words}, and a lamp from {from:HH:mm} leaves {left:0.#} h: the count stands. No lamp after dusk, "
+                $"{at.Progress} {at.Step.Measure.Words}, and a lamp from {from:HH:mm} leaves {left:0.#} h: the count stands. No lamp "
+                    + $"after dusk, "
                     + $"or another place."
             )
             : null;
@@ -187,14 +207,17 @@ public sealed class ProgrammeAdviser : IAdviser
 
     static string? Overdue(Situation now, StepRun at) =>
         at.Step.Measure is EntrySeen seen && now.Today > at.From.AddDays(seen.Latest + OverdueDays)
-            ? $"Since {Dates.Short(at.From)} it waits for {seen.Words}, usually {seen.Usual}–{seen.Latest} days: look closer, and end the programme where "
+            ? $"Since {Dates.Short(at.From)} it waits for {seen.Words}, {seen.UsualWords}: "
+                + "look closer, and end the "
+                + $"programme where "
                 + "nothing comes this year."
             : null;
 
     static string Going(Situation now, ProgrammeRun run, StepRun at)
     {
         if (at.Step.Measure is EntrySeen seen)
-            return $"{run.Programme.Title}: {at.Step.Title} since {Dates.Short(at.From)}; {seen.Words} usually after {seen.Usual}–{seen.Latest} days.";
+            return $"{run.Programme.Title}: {at.Step.Title} since {Dates.Short(at.From)}; {seen.Words} "
+                + $"{seen.UsualWords}.";
         var not = at.Missed > 0 ? $", {at.Missed} that did not count" : "";
         var unknown = at.Unknown > 0 ? $", {at.Unknown} not measured" : "";
         return $"{run.Programme.Title}: {at.Progress} {at.Step.Measure.Words}{not}{unknown}{Then(now, run)}.";

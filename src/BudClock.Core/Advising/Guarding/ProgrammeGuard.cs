@@ -50,7 +50,8 @@ public sealed class ProgrammeGuard : IGuard
     static string Costs(ProgrammeRun run, StepRun at) =>
         at.Count == 0
             ? "costs nothing yet"
-            : $"{at.Step.Breaks.FirstOrDefault()?.Costs ?? "the count begins again"}: {Weeks.Days(at.Count)} are lost, and {run.Programme.Title.ToLowerInvariant()} "
+            : $"{at.Step.Breaks.FirstOrDefault()?.Costs ?? "the count begins again"}: {Weeks.Days(at.Count)} are lost, and "
+                + $"{run.Programme.Title.ToLowerInvariant()} "
                 + $"ends so much later";
 
     static Stop? Feed(Step step, StepRun at) =>
@@ -69,6 +70,5 @@ public sealed class ProgrammeGuard : IGuard
             _ => null,
         };
 
-    static Condition Counted(StepRun at) =>
-        new(at.Step.Measure.Words, new(at.Count), new(at.Step.Measure.Need), null, false, at.From);
+    static Condition Counted(StepRun at) => new(at.Step.Measure.Words, new(at.Count), new(at.Step.Measure.Need), null, false, at.From);
 }

@@ -26,7 +26,8 @@ public sealed class HeatAdviser : IAdviser
             yield return Say(
                 Verdict.Do,
                 now.Today,
-                $"The last night stayed at {Degrees.Of(night.Value)}, and warm nights are what kills it: cool it now. Shade, open by night, "
+                $"The last night stayed at {Degrees.Of(night.Value)}, and warm nights are what kills it: cool it now. Shade, open by "
+                    + $"night, "
                     + $"wet the floor, the coolest corner.",
                 Limit("warm night", night.Value, limits.Find("hot-night")!.Value, night.On)
             );

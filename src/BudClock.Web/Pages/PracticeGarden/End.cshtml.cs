@@ -5,7 +5,9 @@ using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.PracticeGarden;
 
-/// <summary>Told afterwards: how it ended, what was done with and against the advice, what lived, what bloomed, what each loss came from.</summary>
+/// <summary>
+/// Told afterwards: how it ended, what was done with and against the advice, what lived, what bloomed, what each loss came from.
+/// </summary>
 public sealed class EndModel(TodaysGarden glasshouse, SteppingDesk desk) : GardenPage(glasshouse)
 {
     public SteppedState State { get; private set; } = null!;

@@ -27,7 +27,8 @@ public sealed class StepModel(TodaysGarden glasshouse, SteppingDesk desk) : Gard
         if ((await desk.StateAsync())?.End is not null)
             return Redirect("/practice/end");
         if (step == "turn")
-            TempData["Said"] = turned.Count == 0 ? $"Nothing turned in {SteppingDesk.FurthestTurn} days." : string.Join(". ", turned.Take(3)) + ".";
+            TempData["Said"] =
+                turned.Count == 0 ? $"Nothing turned in {SteppingDesk.FurthestTurn} days." : string.Join(". ", turned.Take(3)) + ".";
         return Back(returnUrl);
     }
 }

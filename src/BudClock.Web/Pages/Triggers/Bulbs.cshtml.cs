@@ -70,11 +70,14 @@ public sealed class BulbsModel(TodaysGarden glasshouse, Logbook logbook) : Garde
             var tag = Tags.Propose(Taxon, tags);
             tags.Add(tag);
             changes.Add(Changes.Plant(LotPlant(tag, lot)));
-            changes.Add(Changes.Entries(new PlantEntries(tag, [.. Entries(lot).Select(draft => EntryWriting.Fact(draft, act, written))], [])));
+            changes.Add(
+                Changes.Entries(new PlantEntries(tag, [.. Entries(lot).Select(draft => EntryWriting.Fact(draft, act, written))], []))
+            );
         }
-        Fault = changes.Count == 0
-            ? "None of these days lies ahead."
-            : (await logbook.WriteAsync(act, $"{changes.Count / 2} lots of bulbs planned", Changes.All(changes))).Trouble;
+        Fault =
+            changes.Count == 0
+                ? "None of these days lies ahead."
+                : (await logbook.WriteAsync(act, $"{changes.Count / 2} lots of bulbs planned", Changes.All(changes))).Trouble;
         return Fault is null ? Redirect("/triggers") : Page();
     }
 

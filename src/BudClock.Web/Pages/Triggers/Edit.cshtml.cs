@@ -24,7 +24,9 @@ public sealed class EditModel(TodaysGarden glasshouse, Logbook logbook) : Garden
         Name = programme.Name;
         Yaml = programme.Own
             ? Today.Own.First(own => own.Name == programme.Name).Yaml
-            : ProgrammeBook.TextOf(programme.Name)?.Replace($"name: {programme.Name}\n", $"name: my-{programme.Name}\n", StringComparison.Ordinal)
+            : ProgrammeBook
+                .TextOf(programme.Name)
+                ?.Replace($"name: {programme.Name}\n", $"name: my-{programme.Name}\n", StringComparison.Ordinal)
                 .Replace($"title: {programme.Title}\n", $"title: My {programme.Title.ToLowerInvariant()}\n", StringComparison.Ordinal);
         return Page();
     }

@@ -14,8 +14,11 @@ public sealed class ProgrammeModel(TodaysGarden glasshouse, Logbook logbook) : G
     public Programme Programme { get; private set; } = null!;
     public IReadOnlyList<Assessment> Running { get; private set; } = [];
 
-    /// <summary>Plants that could start it: those on its sheets first.</summary>
+    /// <summary>Plants that could start it: those that it is meant for.</summary>
     public IReadOnlyList<Assessment> Fitting { get; private set; } = [];
+
+    /// <summary>All others, for who knows better.</summary>
+    public IReadOnlyList<Assessment> Others { get; private set; } = [];
 
     /// <summary>Places, the one that does the first step soonest first; empty for a step that needs no place.</summary>
     public IReadOnlyList<PlaceForStep> Places { get; private set; } = [];
@@ -57,9 +60,10 @@ public sealed class ProgrammeModel(TodaysGarden glasshouse, Logbook logbook) : G
     {
         if (!Find(name) || !Programme.Own)
             return NotFound();
-        Fault = Running.Count > 0
-            ? $"{Running.Count} of your plants run it: give those up first."
-            : (await logbook.WriteAsync(Act, $"Programme {name} taken away", Changes.WithoutProgramme(name))).Trouble;
+        Fault =
+            Running.Count > 0
+                ? $"{Running.Count} of your plants run it: give those up first."
+                : (await logbook.WriteAsync(Act, $"Programme {name} taken away", Changes.WithoutProgramme(name))).Trouble;
         return Fault is null ? Redirect("/triggers/programmes") : Page();
     }
 
@@ -70,16 +74,15 @@ public sealed class ProgrammeModel(TodaysGarden glasshouse, Logbook logbook) : G
         Programme = programme;
         var here = Today.Plants.Where(plant => !plant.Gone).ToList();
         Running = [.. here.Where(plant => ProgrammesModel.Runs(plant, programme))];
-        Fitting = [.. here.Except(Running).OrderByDescending(plant => programme.Sheets.Count > 0 && programme.IsFor(plant.Situation.Sheet))];
-        if (programme.Sheets.Count > 0 && Fitting.Any(plant => programme.IsFor(plant.Situation.Sheet)))
-            Fitting = [.. Fitting.Where(plant => programme.IsFor(plant.Situation.Sheet))];
+        Fitting = [.. here.Except(Running).Where(plant => programme.IsFor(plant.Situation.Sheet))];
+        Others = [.. here.Except(Running).Except(Fitting)];
         if (programme.Steps[0].Measure is CoolNights or CoolDays or LongNights)
             Places = CoolPlaces.Of(Today.Places, Today.Counted, programme, Danger, Today.Day);
         return true;
     }
 
     /// <summary>The night that endangers the most tender of those that could start it, °C.</summary>
-    double Danger => Fitting.Select(plant => plant.Situation.Temper.DangerC).DefaultIfEmpty(0).Max();
+    double Danger => Fitting.Concat(Running).Select(plant => plant.Situation.Temper.DangerC).DefaultIfEmpty(0).Max();
 
     /// <summary>What speaks against starting it on a plant now; null for nothing.</summary>
     public string? Against(Assessment plant)
@@ -88,7 +91,8 @@ public sealed class ProgrammeModel(TodaysGarden glasshouse, Logbook logbook) : G
         return now.Arrival is { IsNewcomer: true } && Programme.NotWhile.Contains(Vetoes.Newcomer) ? "a newcomer: let it settle first"
             : Programme.NotWhile.Contains(Vetoes.Sick) && (now.Rot is { Open: true } || now.Roots.Dead || now.Pests is { Open: true })
                 ? "ill: first get it well"
-            : Programme.NotWhile.Contains(Vetoes.InBud) && (now.Open(LaneKind.Spike) || now.Open(LaneKind.Bloom)) ? "in spike or bloom: after its flowers"
+            : Programme.NotWhile.Contains(Vetoes.InBud) && (now.Open(LaneKind.Spike) || now.Open(LaneKind.Bloom))
+                ? "in spike or bloom: after its flowers"
             : null;
     }
 }

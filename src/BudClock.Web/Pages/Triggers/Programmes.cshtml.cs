@@ -8,8 +8,7 @@ public sealed class ProgrammesModel(TodaysGarden glasshouse) : GardenPage(glassh
     public IReadOnlyList<(Programme Programme, int Running, int Fitting)> All { get; private set; } = [];
 
     public void OnGet() =>
-        All =
-        [
+        All = [
             .. Today.Programmes.All.Select(one =>
                 (
                     one,
@@ -20,5 +19,6 @@ public sealed class ProgrammesModel(TodaysGarden glasshouse) : GardenPage(glassh
         ];
 
     internal static bool Runs(Core.Advising.Assessment plant, Programme programme) =>
-        plant.Situation.Programme is { State: RunState.Running or RunState.Paused or RunState.Planned } run && run.Programme.Name == programme.Name;
+        plant.Situation.Programme is { State: RunState.Running or RunState.Paused or RunState.Planned } run
+        && run.Programme.Name == programme.Name;
 }

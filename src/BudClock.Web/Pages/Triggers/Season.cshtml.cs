@@ -18,6 +18,7 @@ public sealed class SeasonModel(TodaysGarden glasshouse) : GardenPage(glasshouse
             AgendaKind.Turn => "Turn",
             AgendaKind.LastDay => "Last day",
             AgendaKind.Look => "Look",
+            AgendaKind.Season => "Season",
             _ => "Bloom",
         };
 }
