@@ -36,4 +36,11 @@ public sealed record PracticeSituation(
     GardenRecord Garden,
     IReadOnlyDictionary<string, PlantState> Hidden,
     Func<PracticeView, PracticeEnd?> End
-);
+)
+{
+    /// <summary>The weather it is lived in.</summary>
+    public int Seed { get; init; } = UsualSeed;
+
+    /// <summary>The weather of the demo.</summary>
+    public const int UsualSeed = 7;
+}

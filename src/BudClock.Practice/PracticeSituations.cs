@@ -140,21 +140,21 @@ public static class PracticeSituations
     {
         get
         {
-            var day = new DateOnly(2031, 5, 3);
+            var day = new DateOnly(2031, 5, 1);
             return new(
                 "cold-frame",
                 "The cold frame in May",
-                "Two wax vines and a Clivia went out into the frame in the warm last week of April. Bring them through until 31 May.",
+                "Two moth orchids and a Clivia went out into the frame in a warm week of April, and shivered once already. Bring them through until 31 May.",
                 day,
                 Of(
                     [Sill, Frame],
-                    Out("HOY-01", "Wax vine, practice", "Hoya carnosa", day),
-                    Out("HOY-02", "Wax vine, younger", "Hoya carnosa", day),
+                    Out("PHA-01", "Moth orchid, practice", "Phalaenopsis amabilis", day),
+                    Out("PHA-02", "Moth orchid, younger", "Phalaenopsis amabilis", day),
                     Out("CLI-01", "Clivia, practice", "Clivia miniata", day)
                 ),
                 Hidden(
-                    ("HOY-01", Habits.WaxyVine, Chilly),
-                    ("HOY-02", Habits.WaxyVine, Chilly),
+                    ("PHA-01", Habits.SingleStem, Chilly),
+                    ("PHA-02", Habits.SingleStem, Chilly),
                     ("CLI-01", Habits.ThickRoots, state => state.Moisture = 0.4)
                 ),
                 view =>
@@ -167,10 +167,13 @@ public static class PracticeSituations
                                 + $"nights days before."
                         );
                     return view.Day >= new DateOnly(2031, 5, 31)
-                        ? new(true, "All three came through. Wax vines suffer in nights that a Clivia hardly feels: each by its own limit.")
+                        ? new(true, "All three came through. Moth orchids suffer in nights that a Clivia hardly feels: each by its own limit.")
                         : null;
                 }
-            );
+            )
+            {
+                Seed = 141, // with a cold week in the middle of May
+            };
         }
     }
 

@@ -111,7 +111,9 @@ public static class Habits
         BloomDays = 41,
     };
 
-    /// <summary>Tender narcissus: 28 days at 16 °C from planting, with a base of 2 °C.</summary>
+    /// <summary>
+    /// Tender narcissus: 28 days at 16 °C from planting, with a base of 2 °C, of which three days pass before the shoot moves.
+    /// </summary>
     public static readonly Habit ForcedBulb = new(
         "forced-bulb",
         "Narcissus",
@@ -127,7 +129,7 @@ public static class Habits
     )
     {
         LivesAsleepDays = 500,
-        BloomDegreeDays = (250, 142),
+        BloomDegreeDays = (222, 128),
         BloomDays = 21,
     };
 

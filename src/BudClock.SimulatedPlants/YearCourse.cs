@@ -9,6 +9,9 @@ static class YearCourse
     const int LeastRestDays = 75;
     const double WakeHeat = 90;
 
+    /// <summary>Roots so long have filled the pot, cm (assumed).</summary>
+    const double GrownRootCm = 18;
+
     /// <summary>The day below which a resting kind turns to rest, hours (common practice: about eleven to twelve).</summary>
     const double TurnHours = 11.5;
 
@@ -71,7 +74,7 @@ static class YearCourse
             state.RootCm += warmth * 0.05;
         if (before == 0 && state.RootCm > 0 && habit.Rest is RestKind.LeaflessBulbs)
             news.Add(new("roots-started", Part: state.Shoots));
-        var enough = habit.Rest is RestKind.LeaflessBulbs ? 14 : 3;
+        var enough = habit.Rest is RestKind.LeaflessBulbs ? GrownRootCm : 3;
         if (state.RootCm < enough || state.Lifted)
             return;
         state.Roots = Math.Max(state.Roots, 0.7);

@@ -30,7 +30,7 @@ public sealed class SteppingDesk(
     const int DaysBehind = 40;
 
     readonly SemaphoreSlim gate = new(1, 1);
-    readonly SimulatedWeather weather = new(DemoWeather.Seed);
+    static SimulatedWeather Weather(string? situation) => new(PracticeSituations.Named(situation)?.Seed ?? DemoWeather.Seed);
 
     /// <summary>This garden's clock can be stepped.</summary>
     public bool CanStep => options.Demo;
@@ -81,7 +81,7 @@ public sealed class SteppingDesk(
         var deeds = TakeIn(today, state);
         state.LeftUndone += today.Plants.Count(plant => !plant.Gone && plant.Main?.Verdict is Verdict.Do);
         var next = today.Day.AddDays(1);
-        var sky = new SimulatedSky(weather, today.Weather.Calendar);
+        var sky = new SimulatedSky(Weather(state.Situation), today.Weather.Calendar);
         await WeatherAsync(sky, today, next, cancel);
         clock.StepTo(next);
         state = state with { Day = next };
@@ -234,7 +234,7 @@ public sealed class SteppingDesk(
             await logbook.BeginAgainAsync(situation is null ? "The demo garden" : situation.Title, garden);
             clock.StepTo(day);
             glasshouse.Forget();
-            var sky = new SimulatedSky(weather, new GardenDays(garden.Garden));
+            var sky = new SimulatedSky(Weather(situation?.Name), new GardenDays(garden.Garden));
             for (var back = DaysBehind; back >= 0; back--)
                 await WeatherAsync(sky, (await glasshouse.TodayAsync())!, day.AddDays(-back), cancel);
             if (situation is null)
