@@ -88,7 +88,8 @@ static class Seasons
         text.AppendLine("| --- | --- | --- | --- | --- |");
         foreach (var one in came)
             text.AppendLine(
-                Numbers($"| {one.Report.Grower} | {plants} | {one.Report.Lost.Count} | {100.0 * one.Report.Lost.Count / plants:0.#} | ") + Numbers($"{one.Report.Bloomed} of {one.Report.ShouldBloom} |")
+                Numbers($"| {one.Report.Grower} | {plants} | {one.Report.Lost.Count} | {100.0 * one.Report.Lost.Count / plants:0.#} | ")
+                    + Numbers($"{one.Report.Bloomed} of {one.Report.ShouldBloom} |")
             );
         text.AppendLine().AppendLine("Causes of death:").AppendLine();
         foreach (var one in came)
@@ -127,7 +128,8 @@ static class Seasons
             {
                 var (count, within) = (some.Sum(row => row.Count), some.Sum(row => row.Within));
                 text.AppendLine(
-                    Numbers($"| {kind.Key} | {source} | {count} | {within} | {100.0 * within / count:0} | ") + Numbers($"{some.Sum(row => row.DaysLate * row.Count) / count:0.0} |")
+                    Numbers($"| {kind.Key} | {source} | {count} | {within} | {100.0 * within / count:0} | ")
+                        + Numbers($"{some.Sum(row => row.DaysLate * row.Count) / count:0.0} |")
                 );
             }
         }

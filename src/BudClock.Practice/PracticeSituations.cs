@@ -144,7 +144,8 @@ public static class PracticeSituations
             return new(
                 "cold-frame",
                 "The cold frame in May",
-                "Two moth orchids and a Clivia went out into the frame in a warm week of April, and shivered once already. Bring them through until 31 May.",
+                "Two moth orchids and a Clivia went out into the frame in a warm week of April, and shivered once already. Bring them "
+                    + "through until 31 May.",
                 day,
                 Of(
                     [Sill, Frame],
@@ -167,7 +168,10 @@ public static class PracticeSituations
                                 + $"nights days before."
                         );
                     return view.Day >= new DateOnly(2031, 5, 31)
-                        ? new(true, "All three came through. Moth orchids suffer in nights that a Clivia hardly feels: each by its own limit.")
+                        ? new(
+                            true,
+                            "All three came through. Moth orchids suffer in nights that a Clivia hardly feels: each by its own limit."
+                        )
                         : null;
                 }
             )

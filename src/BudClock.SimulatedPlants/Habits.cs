@@ -24,6 +24,7 @@ public static class Habits
         1000
     )
     {
+        LivesAsleepDays = 400, // through a winter, and a spring until its new roots drink (common practice)
         BloomDegreeDays = (100, 330),
         BloomDays = 48,
     };

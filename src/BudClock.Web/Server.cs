@@ -190,7 +190,7 @@ public static class Server
                 );
             return;
         }
-        var demo = new SimulatedCamera(services.GetRequiredService<PictureFolder>()).Take(DemoGarden.Read(), DemoGarden.Pictured);
+        var demo = DemoGarden.With(services.GetRequiredService<PictureFolder>());
         var plan = new ImportPlan(ImportDesk.Nothing, demo, ImportWay.Add, GardenToo: true);
         await services.GetRequiredService<Logbook>().BeginAsync("The demo garden", ImportRows.Take(plan));
         await File.WriteAllTextAsync(marker, "The demo garden was made in this folder.\n");

@@ -45,7 +45,7 @@ public sealed class Site : IAsyncDisposable
     public static Task<Site> AtAsync(TimeProvider time) => StartAsync(new() { DataFolder = "", Time = time });
 
     /// <summary>The same garden, stopped and started again on another day.</summary>
-    public async Task<Site> AgainAsync(DateOnly day)
+    public async Task<Site> AgainAsync(DateOnly? day)
     {
         await StopAsync();
         return await StartAsync(

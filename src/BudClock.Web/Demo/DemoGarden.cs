@@ -1,5 +1,7 @@
 using BudClock.Core.Culture;
 using BudClock.Core.Formats;
+using BudClock.Data;
+using BudClock.Web.StandIns;
 
 namespace BudClock.Web.Demo;
 
@@ -17,6 +19,9 @@ public static class DemoGarden
 
     /// <summary>Tags of the plants that have pictures.</summary>
     public static readonly IReadOnlyList<string> Pictured = ["ONC-02", "MIL-01", "CAT-01"];
+
+    /// <summary>The garden with its made-up pictures, which are put into the folder.</summary>
+    public static GardenRecord With(PictureFolder pictures) => new SimulatedCamera(pictures).Take(Read(), Pictured);
 
     public static GardenRecord Read()
     {

@@ -4,6 +4,7 @@ using BudClock.Data;
 using BudClock.Practice;
 using BudClock.SimulatedPlants;
 using BudClock.StandIns;
+using BudClock.Web.Demo;
 using BudClock.Web.Outside;
 using BudClock.Web.StandIns;
 
@@ -20,6 +21,7 @@ public sealed class SteppingDesk(
     Clock clock,
     ServerOptions options,
     OutsideSettings outside,
+    PictureFolder pictures,
     IEnumerable<IHostedService> services
 )
 {
@@ -30,6 +32,7 @@ public sealed class SteppingDesk(
     const int DaysBehind = 40;
 
     readonly SemaphoreSlim gate = new(1, 1);
+
     static SimulatedWeather Weather(string? situation) => new(PracticeSituations.Named(situation)?.Seed ?? DemoWeather.Seed);
 
     /// <summary>This garden's clock can be stepped.</summary>
@@ -229,8 +232,8 @@ public sealed class SteppingDesk(
         try
         {
             await StandAloneAsync();
-            var garden = situation?.Garden ?? Demo.DemoGarden.Read();
-            var day = situation?.Day ?? Demo.DemoGarden.Day;
+            var garden = situation?.Garden ?? DemoGarden.With(pictures);
+            var day = situation?.Day ?? DemoGarden.Day;
             await logbook.BeginAgainAsync(situation is null ? "The demo garden" : situation.Title, garden);
             clock.StepTo(day);
             glasshouse.Forget();

@@ -33,8 +33,7 @@ public class SpreadTests
     static int Days(Random random) => (int)Math.Round(80 * (1 + (0.125 * Normal(random))));
 
     /// <summary>A normal chance (Box and Muller 1958).</summary>
-    static double Normal(Random random) =>
-        Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+    static double Normal(Random random) => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
 
     [Fact]
     public void It_never_begins_before_nothing() => Assert.True(Spread.Of([1, 2], 3).From >= 0);

@@ -183,7 +183,10 @@ public class PracticeSituationTests
             var plants = new GardenAssessed(situation.Garden, situation.Day).Plants;
             Assert.All(plants, plant => Assert.NotEmpty(plant.Advice));
             // Nobody is told to water on the first day of any of them: each begins with a reason to wait or to look.
-            Assert.DoesNotContain(plants.SelectMany(plant => plant.Advice), advice => advice is { Verdict: Verdict.Do, Care: Care.GiveWater });
+            Assert.DoesNotContain(
+                plants.SelectMany(plant => plant.Advice),
+                advice => advice is { Verdict: Verdict.Do, Care: Care.GiveWater }
+            );
         }
     }
 }

@@ -88,7 +88,10 @@ public class TellingTests
     [Fact]
     public void A_plant_begins_as_its_log_leaves_it()
     {
-        var limp = Beginnings.Of(Hoya(Specimens.At(Day, EntryKinds.Medium, text: "wet"), Specimens.At(Day, EntryKinds.Base, text: "soft")), 1)!;
+        var limp = Beginnings.Of(
+            Hoya(Specimens.At(Day, EntryKinds.Medium, text: "wet"), Specimens.At(Day, EntryKinds.Base, text: "soft")),
+            1
+        )!;
         Assert.True(limp.State is { Moisture: > 0.8, Rot: > 0.3 });
         var bare = Assessor.Shipped.Assess(
             new()

@@ -41,14 +41,6 @@ public class EveryViewTests
         "/plants/ONC-02/log?kind=spike-length",
         "/words",
         "/plants/list",
-        "/triggers",
-        "/triggers/programmes",
-        "/triggers/programmes/cool-nights",
-        "/triggers/programmes/cool-nights/edit",
-        "/triggers/bulbs?Dates=2031-12-24&Bulbs=24&Every=28&Store=store",
-        "/triggers/season",
-        "/triggers/calendar",
-        "/practice",
     ];
 
     [Fact]

@@ -79,7 +79,7 @@ public class TriggersTests
     {
         await using var site = await Site.DemoAsync();
         using var browser = new Chromium(site.Address).Open("/practice");
-        browser.ClickThrough("button[aria-label='Practise: A cool month for a Clivia']");
+        browser.ClickThrough("button[aria-label='Practise it: A cool month for a Clivia']");
         browser.Sees(".pretend", "25 October 2031");
         browser.Open("/triggers/programmes/cool-nights");
         browser.Sees("main", "South bench");
@@ -146,7 +146,7 @@ public class TriggersTests
 
         void Begin()
         {
-            browser.Open("/practice").ClickThrough("button[aria-label='Practise: The first soak']");
+            browser.Open("/practice").ClickThrough("button[aria-label='Practise it: The first soak']");
             browser.Sees("#main", "Catasetum, practice");
         }
 

@@ -216,8 +216,7 @@ public sealed class ProgrammeAdviser : IAdviser
     static string Going(Situation now, ProgrammeRun run, StepRun at)
     {
         if (at.Step.Measure is EntrySeen seen)
-            return $"{run.Programme.Title}: {at.Step.Title} since {Dates.Short(at.From)}; {seen.Words} "
-                + $"{seen.UsualWords}.";
+            return $"{run.Programme.Title}: {at.Step.Title} since {Dates.Short(at.From)}; {seen.Words} " + $"{seen.UsualWords}.";
         var not = at.Missed > 0 ? $", {at.Missed} that did not count" : "";
         var unknown = at.Unknown > 0 ? $", {at.Unknown} not measured" : "";
         return $"{run.Programme.Title}: {at.Progress} {at.Step.Measure.Words}{not}{unknown}{Then(now, run)}.";
