@@ -47,6 +47,22 @@ public sealed class EarlySoak : IAdviser
         {
             AnsweredBy = EntryKinds.Base,
         };
+        // An interval would say when it is likely to ask again; it is not to be asked before its roots are there.
+        yield return new(
+            Topics.Water,
+            Rule,
+            Care.GiveWater,
+            Verdict.Hold,
+            null,
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"Soaked with roots of {early.RootCm:0.#} cm: dry from now on, until they are {early.NeedCm:0.#} cm long."
+            ),
+            [Condition.AtLeast("root length", now.NewRoots.Longest, early.NeedCm, "cm")]
+        )
+        {
+            Ground = Ground.Veto,
+        };
     }
 
     const int FeltDays = 4;
