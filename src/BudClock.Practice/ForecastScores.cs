@@ -16,7 +16,7 @@ public sealed class ForecastScores
 
     readonly Dictionary<(string Tag, string Of, DateOnly Began, string Source), Forecast> said = [];
     readonly Dictionary<(string Place, DateOnly On, int Lead), DayAhead> nights = [];
-    readonly List<(string Tag, DateOnly Made, Projection Range, double Need)> lengths = [];
+    readonly Dictionary<(string Tag, int Year), (DateOnly Made, Projection Range, double Need)> lengths = [];
 
     /// <summary>Takes in what is forecast of a plant today.</summary>
     public void Take(SeasonGarden garden, Assessment plant)
@@ -30,7 +30,7 @@ public sealed class ForecastScores
         foreach (var advice in plant.Advice)
             if (advice is { Projection: { From: not null, To: not null } range, Topic: Topics.FirstSoak } && advice.Conditions.Count > 0)
                 if (advice.Conditions.FirstOrDefault(c => c.Name == "root length") is { Need.Number: { } need })
-                    lengths.Add((plant.Plant.Tag, garden.Today, range, need));
+                    lengths.TryAdd((plant.Plant.Tag, garden.Today.Year), (garden.Today, range, need));
     }
 
     /// <summary>Takes in what is ahead for the garden's places.</summary>
@@ -99,7 +99,7 @@ public sealed class ForecastScores
                 0
             );
         var reached = lengths
-            .Select(one => (one, On: Reached(garden, one.Tag, one.Made, one.Need)))
+            .Select(one => (one.Value.Range, On: Reached(garden, one.Key.Tag, one.Value.Made, one.Value.Need)))
             .Where(pair => pair.On is not null)
             .ToList();
         if (reached.Count > 0)
@@ -107,15 +107,24 @@ public sealed class ForecastScores
                 "root length",
                 "its own measurements",
                 reached.Count,
-                reached.Count(pair => pair.On >= pair.one.Range.From && pair.On <= pair.one.Range.To!.Value.AddDays(6)),
-                reached.Average(pair => pair.On!.Value.DayNumber - pair.one.Range.Likely!.Value.DayNumber)
+                reached.Count(pair => pair.On >= pair.Range.From && pair.On <= pair.Range.To),
+                reached.Average(pair => pair.On!.Value.DayNumber - pair.Range.Likely!.Value.DayNumber)
             );
     }
 
-    /// <summary>The first day a length was measured to be there; it is measured weekly, so it was there up to six days before.</summary>
-    static DateOnly? Reached(SeasonGarden garden, string tag, DateOnly after, double need) =>
-        garden
-            .Plants[tag]
-            .Log.FirstOrDefault(e => e.Kind == EntryKinds.RootLength && e.On > after && e.Amount is { } cm && cm.InBase >= need)
-            ?.On;
+    /// <summary>The day on which a length was reached, between the measurement before and the one after.</summary>
+    static DateOnly? Reached(SeasonGarden garden, string tag, DateOnly after, double need)
+    {
+        Entry? before = null;
+        foreach (var entry in garden.Plants[tag].Log.Where(e => e.Kind == EntryKinds.RootLength && e.Amount is not null))
+        {
+            if (entry.On > after && entry.Amount!.Value.InBase >= need && before is not null && before.Amount!.Value.InBase < need)
+            {
+                var share = (need - before.Amount.Value.InBase) / (entry.Amount.Value.InBase - before.Amount.Value.InBase);
+                return before.On.AddDays((int)Math.Round(share * (entry.On.DayNumber - before.On.DayNumber)));
+            }
+            before = entry;
+        }
+        return null;
+    }
 }

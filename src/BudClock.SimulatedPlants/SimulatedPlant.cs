@@ -233,11 +233,14 @@ public sealed class SimulatedPlant(Habit habit, PlantState state)
     /// <summary>Pests that show; null for none.</summary>
     public Sight? PestsSeen => state.Pests > 0.15 ? new("pest", State: "mealy bugs in the axils") : null;
 
+    /// <summary>A ruler beside a root is read to a third of a centimetre either way (assumed, as growers say).</summary>
+    double Misread() => 0.3 * ((2 * Roll()) - 1);
+
     /// <summary>What can be measured of what moves.</summary>
     public IEnumerable<Sight> Measured()
     {
         if (state.Stage is Stage.Waking && state.RootCm > 0 && habit.Rest is RestKind.LeaflessBulbs)
-            yield return new("root-length", Cm: Math.Round(state.RootCm, 1), Part: state.Shoots);
+            yield return new("root-length", Cm: Math.Round(Math.Max(0.1, state.RootCm + Misread()), 1), Part: state.Shoots);
         if (state.Stage is Stage.Growing or Stage.Waking && !state.Ripe && state.ShootCm > 0.5)
             yield return new("growth-height", Cm: Math.Round(state.ShootCm, 1), Part: state.Shoots);
         if (state.Spike && state.InBloom is null && state.BloomHeat is { } heat)
