@@ -16,7 +16,7 @@ public sealed class ForecastScores
 
     readonly Dictionary<(string Tag, string Of, DateOnly Began, string Source), Forecast> said = [];
     readonly Dictionary<(string Place, DateOnly On, int Lead), DayAhead> nights = [];
-    readonly Dictionary<(string Tag, int Year), (DateOnly Made, Projection Range, double Need)> lengths = [];
+    readonly Dictionary<(string Tag, int Week), (DateOnly Made, Projection Range, double Need)> lengths = [];
 
     /// <summary>Takes in what is forecast of a plant today.</summary>
     public void Take(SeasonGarden garden, Assessment plant)
@@ -30,7 +30,7 @@ public sealed class ForecastScores
         foreach (var advice in plant.Advice)
             if (advice is { Projection: { From: not null, To: not null } range, Topic: Topics.FirstSoak } && advice.Conditions.Count > 0)
                 if (advice.Conditions.FirstOrDefault(c => c.Name == "root length") is { Need.Number: { } need })
-                    lengths.TryAdd((plant.Plant.Tag, garden.Today.Year), (garden.Today, range, need));
+                    lengths.TryAdd((plant.Plant.Tag, garden.Today.DayNumber / 7), (garden.Today, range, need));
     }
 
     /// <summary>Takes in what is ahead for the garden's places.</summary>

@@ -19,11 +19,14 @@ public sealed record BulbInterval(double From, double Likely, double To, string 
     /// <remarks>Makes 28 days at 16 °C five to six weeks on a cool sill of 11 to 12 °C (common practice); assumed as such.</remarks>
     const double BaseC = 2;
 
+    /// <summary>Lots differ by the weather of their weeks, as a share of their days.</summary>
+    const double LotsApart = 0.17;
+
     /// <summary>So many days tell of those to come.</summary>
     const int LastDays = 5;
 
-    /// <summary>A fifth either way, where nothing was learned here.</summary>
-    const double UnlearnedShare = 0.22;
+    /// <summary>A quarter either way, where nothing was learned here.</summary>
+    const double UnlearnedShare = 0.24;
 
     /// <summary>Of one plant: what its own lots and those of its genus took here, else the sheet's days.</summary>
     public static BulbInterval Of(Situation now) =>
@@ -36,7 +39,7 @@ public sealed record BulbInterval(double From, double Likely, double To, string 
     {
         if (took.Count > 0)
         {
-            var spread = Spread.Of(took);
+            var spread = Spread.Of(took, LotsApart);
             return new(
                 spread.From,
                 spread.Likely,

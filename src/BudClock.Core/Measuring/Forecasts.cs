@@ -37,7 +37,7 @@ public static class Forecasts
     static readonly Turn[] All =
     [
         new(FirstFlower, LaneKind.Spike, "opened", LaneKind.Bloom, "spike", 0.18),
-        new(Matured, LaneKind.Growth, "matured", null, "growth", 0.12),
+        new(Matured, LaneKind.Growth, "matured", null, "growth", 0.1),
         new(Faded, LaneKind.Bloom, "faded", null, "bloom", 0.1),
     ];
 
