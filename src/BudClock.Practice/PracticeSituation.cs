@@ -15,11 +15,7 @@ public sealed record PracticeView(
 )
 {
     /// <summary>The first watering of a plant since the practice began; null for none.</summary>
-    public Told? FirstWater(string tag) =>
-        Acts.FirstOrDefault(act =>
-            act.Tag == tag
-            && (act.Words.StartsWith("Watered", StringComparison.Ordinal) || act.Words.StartsWith("Soaked", StringComparison.Ordinal))
-        );
+    public Told? FirstWater(string tag) => Acts.FirstOrDefault(act => act.Tag == tag && act.IsWater);
 }
 
 /// <summary>A set situation to practise: a small garden on a day, what is hidden in it, and how it ends.</summary>

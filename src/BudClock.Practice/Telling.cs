@@ -23,6 +23,9 @@ public enum Stood
 /// <param name="Why">What the advice had said, in its own words; null where it said nothing.</param>
 public sealed record Told(DateOnly On, string Tag, string Words, Stood Stood, string? Why)
 {
+    /// <summary>Water was given.</summary>
+    public bool IsWater { get; init; }
+
     /// <summary>Tells an act by the advice that stood before it.</summary>
     /// <param name="before">The plant as it was before the act; null where it was not known yet.</param>
     public static Told? Of(Entry act, string tag, Assessment? before)
@@ -32,7 +35,10 @@ public sealed record Told(DateOnly On, string Tag, string Words, Stood Stood, st
             return null;
         var care = Asked(act, deeds);
         var said = before?.All.Where(advice => advice.Care.Facts().Question == care.Facts().Question).MinBy(advice => advice.Verdict);
-        return new(act.On, tag, act.ToString(), How(said), said?.Reason);
+        return new(act.On, tag, act.ToString(), How(said), said?.Reason)
+        {
+            IsWater = deeds.Contains(Deed.Water) || deeds.Contains(Deed.Wet),
+        };
     }
 
     static Care Asked(Entry act, List<Deed> deeds) =>

@@ -43,6 +43,9 @@ public sealed record TriggerLane(
     Guid? Order
 )
 {
+    /// <summary>The grower paused it.</summary>
+    public bool Paused { get; init; }
+
     /// <summary>The day on which flowers or buds are expected; null where nothing tells.</summary>
     public DateOnly? Bloom => Spans.LastOrDefault(span => span.Bloom)?.From;
 }
@@ -116,7 +119,10 @@ public sealed record TriggerBoard(IReadOnlyList<TriggerLane> Lanes, IReadOnlyLis
             spans,
             run.State is RunState.Planned ? run.Order.Start : null,
             run.Order.Entry.Id
-        );
+        )
+        {
+            Paused = run.State is RunState.Paused,
+        };
     }
 
     static TriggerLane Bulbs(Assessment plant, ProgrammeRun run, DateOnly wanted)

@@ -33,7 +33,7 @@ public class PracticeSituationTests
         public void Do(string tag, Deed deed, Stood stood = Stood.With)
         {
             (today.TryGetValue(tag, out var mine) ? mine : today[tag] = []).Add(deed);
-            acts.Add(new(Day, tag, deed is Deed.Water ? "Soaked" : deed.ToString(), stood, null));
+            acts.Add(new(Day, tag, deed.ToString(), stood, null) { IsWater = deed is Deed.Water });
         }
 
         public void Move(string tag, string place) => places[tag] = place;

@@ -97,7 +97,7 @@ public class TellingTests
             new()
             {
                 Tag = "CAT-01",
-                Taxon = "Catasetum tenebrosum",
+                Taxon = "Catasetum pileatum",
                 Entries =
                 [
                     Specimens.At(new DateOnly(2030, 11, 20), EntryKinds.LeavesGone),
