@@ -95,10 +95,9 @@ public static class GardenFolder
                 + "UTC."
             : "No backup made from this folder is known.";
         return new(
-            $"{what}\nNothing was changed, and no new garden was begun over it. {safe} Pictures in {PictureFolder.Name} are as they were.\n"
-                + "Copy the whole folder to a safe place first. Then restore a backup into a new folder\n"
-                + "(./budclock restore FILE --data NEW), or let \"./budclock check --repair --data FOLDER\" save what can be "
-                + "read, on a copy."
+            $"{what}\nNothing was changed, and no new garden was begun over it. {safe} Pictures in {PictureFolder.Name} are as they "
+                + "were.\nCopy the whole folder to a safe place first. Then restore a backup into a new folder\n(./budclock "
+                + "restore FILE --data NEW), or let \"./budclock check --repair --data FOLDER\" save what can be read, on a copy."
         );
     }
 

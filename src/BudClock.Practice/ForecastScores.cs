@@ -118,7 +118,7 @@ public sealed class ForecastScores
         Entry? before = null;
         foreach (var entry in garden.Plants[tag].Log.Where(e => e.Kind == EntryKinds.RootLength && e.Amount is not null))
         {
-            if (entry.On > after && entry.Amount!.Value.InBase >= need && before is not null && before.Amount!.Value.InBase < need)
+            if (entry.On >= after && entry.Amount!.Value.InBase >= need && before is not null && before.Amount!.Value.InBase < need)
             {
                 var share = (need - before.Amount.Value.InBase) / (entry.Amount.Value.InBase - before.Amount.Value.InBase);
                 return before.On.AddDays((int)Math.Round(share * (entry.On.DayNumber - before.On.DayNumber)));

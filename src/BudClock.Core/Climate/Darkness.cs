@@ -3,6 +3,26 @@ namespace BudClock.Core.Climate;
 /// <summary>Rules B6 and E5: how long a night stays dark where lamps burn.</summary>
 public static class Darkness
 {
+    /// <summary>
+    /// Light that a plant takes for day, µmol/m²/s: about ten lux, many times the full moon's (thresholds of photoperiod lie about
+    /// there; from memory).
+    /// </summary>
+    const double LampPhotons = 0.2;
+
+    /// <summary>So long after sunset and before sunrise the sky itself is as bright.</summary>
+    const long Twilight = TimeSpan.TicksPerHour;
+
+    /// <summary>Whether what a meter read in an hour of the night was a lamp, not the twilight.</summary>
+    public static bool Broken(Piece hour, DayFrame day) =>
+        hour.Photons > LampPhotons
+        && hour.Part switch
+        {
+            DayPart.Evening => hour.At.UtcTicks >= day.Set + Twilight,
+            // The hour's light is the mean of what follows its first reading.
+            DayPart.Morning => hour.At.UtcTicks + TimeSpan.TicksPerHour <= day.Rise - Twilight,
+            _ => false,
+        };
+
     /// <summary>The longest stretch between sunset and the next sunrise without a lamp, hours.</summary>
     /// <param name="lit">When lamps burn, by the garden's clock, each day alike; an end before its start goes past midnight.</param>
     public static double UnbrokenHours(GardenDays calendar, DateOnly evening, IReadOnlyList<(TimeOnly From, double Hours)> lit)

@@ -1,3 +1,5 @@
+using MathNet.Numerics.Statistics;
+
 namespace BudClock.Core.Climate;
 
 /// <summary>What was forecast for a day outside, and what a place then had.</summary>
@@ -137,7 +139,7 @@ public sealed record LearnedOffset(double Share, double OffsetC, int Outcomes, O
             foreach (var share in Shares)
                 Try(Following(near, share));
             var own = near.TakeLast(OwnDays).Select(outcome => outcome.MeasuredC).ToArray();
-            Try(new(0, Median(own)));
+            Try(new(0, ArrayStatistics.MedianInplace(own)));
             return least < enough ? best : whole;
 
             void Try(Model way)
@@ -153,7 +155,7 @@ public sealed record LearnedOffset(double Share, double OffsetC, int Outcomes, O
             var differences = new double[near.Count];
             for (var i = 0; i < differences.Length; i++)
                 differences[i] = near[i].MeasuredC - (share * near[i].ForecastC);
-            return new(share, Median(differences));
+            return new(share, ArrayStatistics.MedianInplace(differences));
         }
 
         static double Off(List<ForecastOutcome> near, Model way)
@@ -162,12 +164,6 @@ public sealed record LearnedOffset(double Share, double OffsetC, int Outcomes, O
             foreach (var outcome in near)
                 sum += Math.Abs(outcome.MeasuredC - way.Says(outcome.ForecastC));
             return sum;
-        }
-
-        static double Median(double[] values)
-        {
-            Array.Sort(values);
-            return (values[(values.Length - 1) / 2] + values[values.Length / 2]) / 2;
         }
     }
 }

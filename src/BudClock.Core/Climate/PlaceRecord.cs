@@ -37,14 +37,17 @@ public sealed class PlaceRecord
     readonly SortedDictionary<DateOnly, DayOfPlace> days;
     readonly SortedDictionary<DateOnly, NightOfPlace> nights;
 
+    /// <summary>Nights in which a lamp was measured, by the day on which they end.</summary>
+    readonly HashSet<DateOnly> lit;
+
     /// <summary>The days once more, for who asks for one of them: every plant does, for many.</summary>
     readonly Dictionary<int, DayOfPlace> byNumber;
 
-    PlaceRecord(SortedDictionary<DateOnly, DayOfPlace> days, SortedDictionary<DateOnly, NightOfPlace> nights) =>
-        (this.days, this.nights, byNumber) = (days, nights, days.ToDictionary(day => day.Key.DayNumber, day => day.Value));
+    PlaceRecord(SortedDictionary<DateOnly, DayOfPlace> days, SortedDictionary<DateOnly, NightOfPlace> nights, HashSet<DateOnly> lit) =>
+        (this.days, this.nights, this.lit, byNumber) = (days, nights, lit, days.ToDictionary(day => day.Key.DayNumber, day => day.Value));
 
     /// <summary>Nothing was measured there.</summary>
-    public static readonly PlaceRecord Empty = new([], []);
+    public static readonly PlaceRecord Empty = new([], [], []);
 
     /// <summary>Its days, the earliest first; days without readings are not among them.</summary>
     public IReadOnlyCollection<DayOfPlace> Days => days.Values;
@@ -58,12 +61,16 @@ public sealed class PlaceRecord
     /// <summary>The night that ends on a day; null where no temperature was read in it.</summary>
     public NightOfPlace? Night(DateOnly ends) => nights.GetValueOrDefault(ends);
 
+    /// <summary>Whether a meter saw a lamp in the night that ends on a day; false where no light was measured.</summary>
+    public bool LitAtNight(DateOnly ends) => lit.Contains(ends);
+
     /// <summary>The record of one place.</summary>
     /// <param name="readings">Of that place only, in any order; readings that are not believed are passed over.</param>
     public static PlaceRecord Of(GardenDays calendar, IEnumerable<ClimateReading> readings)
     {
         SortedDictionary<DateOnly, DayOfPlace> days = [];
         SortedDictionary<DateOnly, NightOfPlace> nights = [];
+        HashSet<DateOnly> lit = [];
         var (day, night, light) = (new Tally(), new Tally(), new List<Piece>());
         (DayFrame? Frame, DateOnly? Night) now = default;
         foreach (var piece in Pieces.Of(calendar, readings))
@@ -85,10 +92,12 @@ public sealed class PlaceRecord
                 (now.Night, night) = (mine, new());
             }
             night.Add(piece);
+            if (Darkness.Broken(piece, now.Frame))
+                lit.Add(mine);
         }
         EndDay(days, now.Frame, day, light);
         EndNight(nights, now.Night, night);
-        return new(days, nights);
+        return new(days, nights, lit);
     }
 
     static void EndDay(SortedDictionary<DateOnly, DayOfPlace> days, DayFrame? frame, Tally day, List<Piece> light)
@@ -108,6 +117,7 @@ public sealed class PlaceRecord
     {
         SortedDictionary<DateOnly, DayOfPlace> all = new(days);
         SortedDictionary<DateOnly, NightOfPlace> dark = new(nights);
+        HashSet<DateOnly> lamps = [.. lit.Where(day => day < from || day > to), .. fresh.lit.Where(day => day >= from && day <= to)];
         for (var day = from; day <= to; day = day.AddDays(1))
         {
             all.Remove(day);
@@ -117,7 +127,7 @@ public sealed class PlaceRecord
             if (fresh.Night(day) is { } night)
                 dark[day] = night;
         }
-        return new(all, dark);
+        return new(all, dark, lamps);
     }
 
     /// <summary>How many nights were at or below a temperature, of those that ended from one day to another, both counted.</summary>

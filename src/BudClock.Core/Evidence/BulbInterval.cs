@@ -6,12 +6,19 @@ using BudClock.Core.Measuring;
 namespace BudClock.Core.Evidence;
 
 /// <summary>How many days a forced bulb takes from planting to its first open flower, as a range (rule B2).</summary>
-/// <param name="From">The early end of what eight in ten take.</param>
-/// <param name="Likely">The middle.</param>
-/// <param name="To">The late end.</param>
+/// <param name="Days">The days, as they are spread.</param>
 /// <param name="Words">Where it is from: "about 28 days from planting".</param>
-public sealed record BulbInterval(double From, double Likely, double To, string Words)
+public sealed record BulbInterval(Spread Days, string Words)
 {
+    /// <summary>The early end of what eight in ten take, days from planting.</summary>
+    public double From => Days.From;
+
+    /// <summary>The middle, days from planting.</summary>
+    public double Likely => Days.Likely;
+
+    /// <summary>The late end, days from planting.</summary>
+    public double To => Days.To;
+
     /// <summary>It is from lots that bloomed here.</summary>
     public bool Learned { get; init; }
 
@@ -30,22 +37,18 @@ public sealed record BulbInterval(double From, double Likely, double To, string 
 
     /// <summary>Of one plant: what its own lots and those of its genus took here, else the sheet's days.</summary>
     public static BulbInterval Of(Situation now) =>
-        Of(now.Sheet, [.. Forecasts.FromPlanting(now.Journal), .. now.Around.Kin(now.Plant, Forecasts.PlantedToFlower)], null);
+        Of(now.Sheet, [.. Forecasts.FromPlanting(now.Journal), .. now.Around.Kin(now.Plant, Forecasts.PlantedToFlower)], null, now.Today);
 
     /// <summary>Of a kind in a garden.</summary>
-    /// <param name="took">Days that earlier lots took here; none where there were none.</param>
+    /// <param name="lots">Lots that bloomed here; none where there were none.</param>
     /// <param name="meanC">The mean temperature of the place that they are to stand at; null for the sheet's usual.</param>
-    public static BulbInterval Of(CultureSheet sheet, IReadOnlyList<int> took, double? meanC)
+    public static BulbInterval Of(CultureSheet sheet, IEnumerable<Took> lots, double? meanC, DateOnly today)
     {
-        if (took.Count > 0)
+        int[] took = [.. lots.Where(lot => lot.Heard(today)).Select(lot => lot.Days)];
+        if (took.Length > 0)
         {
             var spread = Spread.Of(took, LotsApart);
-            return new(
-                spread.From,
-                spread.Likely,
-                spread.To,
-                Text($"{took.Count} earlier {(took.Count == 1 ? "lot" : "lots")} here took about {spread.Likely:0} days")
-            )
+            return new(spread, Text($"{took.Length} earlier {(took.Length == 1 ? "lot" : "lots")} here took about {spread.Likely:0} days"))
             {
                 Learned = true,
             };
@@ -53,7 +56,7 @@ public sealed record BulbInterval(double From, double Likely, double To, string 
         var rule = sheet.Rule("B2")!;
         var usual = rule["days"];
         var days = meanC is { } mean && mean > BaseC + 2 ? usual * ((rule["bright-c"] - BaseC) / (mean - BaseC)) : usual;
-        return new(days * (1 - UnlearnedShare), days, days * (1 + UnlearnedShare), Text($"about {days:0} days from planting"));
+        return new(Spread.Around(days, days * UnlearnedShare), Text($"about {days:0} days from planting"));
     }
 
     /// <summary>A planted lot by the warmth that it has had and has now, where its place is measured; null where it is not.</summary>
@@ -71,12 +74,7 @@ public sealed record BulbInterval(double From, double Likely, double To, string 
         for (var day = planted.AddDays(1); day <= today; day = day.AddDays(1))
             had += Math.Max(0, (record.Day(day)?.MeanC - BaseC) ?? rate);
         var days = today.DayNumber - planted.DayNumber + (Math.Max(0, wants - had) / rate);
-        return new(
-            days * (1 - UnlearnedShare),
-            days,
-            days * (1 + UnlearnedShare),
-            Text($"the warmth it had, and {rate + BaseC:0.#} °C now")
-        );
+        return new(Spread.Around(days, days * UnlearnedShare), Text($"the warmth it had, and {rate + BaseC:0.#} °C now"));
     }
 
     static string Text(FormattableString text) => text.ToString(CultureInfo.InvariantCulture);

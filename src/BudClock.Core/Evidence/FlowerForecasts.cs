@@ -24,15 +24,7 @@ public static class FlowerForecasts
         var took = BulbInterval.Of(now);
         if (!took.Learned && BulbInterval.ByWarmth(now.Sheet, now.Counted.RecordOf(now.Plant.Place), planted.On, now.Today) is { } warmth)
             took = warmth;
-        return new(
-            Forecasts.PlantedToFlower,
-            null,
-            now.Today,
-            planted.On.AddDays((int)Math.Floor(took.From)),
-            planted.On.AddDays((int)Math.Round(took.Likely)),
-            planted.On.AddDays((int)Math.Ceiling(took.To)),
-            took.Words
-        );
+        return Forecasts.Said(Forecasts.PlantedToFlower, null, planted.On, now.Today, took.Days, took.Words);
     }
 
     static Forecast? Programme(Situation now)

@@ -99,7 +99,7 @@ public sealed class GardenAround
             Weather = weather.At(plant.Place),
             CameFrom = CameFrom(plant),
             Vpd = weather.VpdAt(plant.Place),
-            Kin = kin.Intervals,
+            Kin = kin.Before,
             Places = Counted,
             Others = walk,
             Programmes = Programmes,

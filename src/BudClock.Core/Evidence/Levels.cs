@@ -1,4 +1,5 @@
 using System.Globalization;
+using MathNet.Numerics.Statistics;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -39,10 +40,10 @@ public sealed record Levels(
         : null;
 
     /// <summary>The usual rate, cm a day: the median of the last falls; null below two.</summary>
-    public double? CmPerDay => Falls.Count < 2 ? null : Median([.. Falls.TakeLast(Kept).Select(fall => fall.CmPerDay)]);
+    public double? CmPerDay => Falls.Count < 2 ? null : Falls.TakeLast(Kept).Select(fall => fall.CmPerDay).Median();
 
     /// <summary>Days from filling to filling: the median of the last ones; null below two.</summary>
-    public int? RefillDays => Refills.Count < 2 ? null : (int)Math.Round(Median([.. Refills.TakeLast(Kept).Select(days => (double)days)]));
+    public int? RefillDays => Refills.Count < 2 ? null : (int)Math.Round(Refills.TakeLast(Kept).Select(days => (double)days).Median());
 
     /// <summary>The day it is likely to ask again; null where neither its falls nor its fillings tell.</summary>
     public DateOnly? AsksOn =>
@@ -81,12 +82,6 @@ public sealed record Levels(
         entry.Text == "empty" ? new(0, entry.On)
         : entry.Amount is { } cm ? new(cm.InBase, entry.On)
         : null;
-
-    static double Median(List<double> values)
-    {
-        values.Sort();
-        return (values[(values.Count - 1) / 2] + values[values.Count / 2]) / 2;
-    }
 }
 
 /// <summary>A level as it was written down; one called empty has none.</summary>

@@ -73,7 +73,7 @@ public sealed record Surroundings(Garden Garden)
     public ProgrammeBook Programmes { get; init; } = ProgrammeBook.Shipped;
 
     /// <summary>How long organs of other plants of a genus took here, by turn; the plant itself is left out by its tag.</summary>
-    public Func<Plant, string, IReadOnlyList<int>> Kin { get; init; } = (_, _) => [];
+    public Func<Plant, string, IReadOnlyList<Took>> Kin { get; init; } = (_, _) => [];
 }
 
 /// <summary>A place and the weather there.</summary>
@@ -83,13 +83,13 @@ public sealed record PlaceWeather(Place Place, Weather Weather);
 public sealed class KinRecord(IEnumerable<Plant> plants, DateOnly today)
 {
     readonly Dictionary<string, List<Known>> byGenus = new(StringComparer.OrdinalIgnoreCase);
-    readonly Dictionary<(string Genus, string Turn), List<(string Tag, IReadOnlyList<int> Days)>> byTurn = [];
+    readonly Dictionary<(string Genus, string Turn), List<(string Tag, IReadOnlyList<Took> Took)>> byTurn = [];
 
-    /// <summary>Days of a turn on the other plants of the plant's genus.</summary>
-    public IReadOnlyList<int> Intervals(Plant plant, string turn) =>
-        plant.Genus is not { } genus ? [] : [.. Of(genus, turn).Where(kin => kin.Tag != plant.Tag).SelectMany(kin => kin.Days)];
+    /// <summary>How long a turn took on the other plants of the plant's genus.</summary>
+    public IReadOnlyList<Took> Before(Plant plant, string turn) =>
+        plant.Genus is not { } genus ? [] : [.. Of(genus, turn).Where(kin => kin.Tag != plant.Tag).SelectMany(kin => kin.Took)];
 
-    List<(string Tag, IReadOnlyList<int> Days)> Of(string genus, string turn)
+    List<(string Tag, IReadOnlyList<Took> Took)> Of(string genus, string turn)
     {
         lock (byGenus)
         {
@@ -100,12 +100,12 @@ public sealed class KinRecord(IEnumerable<Plant> plants, DateOnly today)
                 .Select(kin =>
                     (
                         kin.Tag,
-                        Days: turn == Forecasts.PlantedToFlower
+                        Took: turn == Forecasts.PlantedToFlower
                             ? Forecasts.FromPlanting(kin.Journal)
-                            : Forecasts.Intervals(turn, kin.Lanes, kin.Acquired)
+                            : Forecasts.Before(turn, kin.Lanes, kin.Acquired)
                     )
                 );
-            return byTurn[key] = [.. kin.Where(kin => kin.Days.Count > 0)];
+            return byTurn[key] = [.. kin.Where(kin => kin.Took.Count > 0)];
         }
     }
 

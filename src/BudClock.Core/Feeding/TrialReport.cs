@@ -2,6 +2,7 @@ using System.Globalization;
 using BudClock.Core.Advising;
 using BudClock.Core.Measuring;
 using BudClock.Core.Mixing;
+using MathNet.Numerics.Statistics;
 
 namespace BudClock.Core.Feeding;
 
@@ -82,13 +83,13 @@ public sealed record TrialReport(Trial Trial, IReadOnlyList<TrialPlant> Plants, 
             return ["None of the plants on trial was measured both before and since: nothing can be concluded."];
         var says = new List<string>
         {
-            Numbers($"On trial, {Count(trial.Count)} grew {Median(trial):0.0#} times as fast as in the four weeks before."),
+            Numbers($"On trial, {Count(trial.Count)} grew {trial.Median():0.0#} times as fast as in the four weeks before."),
         };
         if (others.Count == 0)
             says.Add("No other plant of the kind was measured: season, light and weather could have done the same.");
         else
         {
-            says.Add(Numbers($"{Count(others.Count)} of the kind without it: {Median(others):0.0#} times."));
+            says.Add(Numbers($"{Count(others.Count)} of the kind without it: {others.Median():0.0#} times."));
             says.Add(ByChance(trial, others));
         }
         if (rows.Where(row => row.OnTrial && row.Changed.Count > 0).ToList() is { Count: > 0 } changed)
@@ -128,9 +129,6 @@ public sealed record TrialReport(Trial Trial, IReadOnlyList<TrialPlant> Plants, 
 
     static double Difference(List<double> all, int bits) =>
         all.Where((_, i) => (bits >> i & 1) == 1).Average() - all.Where((_, i) => (bits >> i & 1) == 0).Average();
-
-    static double Median(List<double> sorted) =>
-        sorted.Count % 2 == 1 ? sorted[sorted.Count / 2] : (sorted[(sorted.Count / 2) - 1] + sorted[sorted.Count / 2]) / 2;
 
     static string Count(int plants) => plants == 1 ? "1 plant" : $"{plants} plants";
 

@@ -75,11 +75,8 @@ public static class EntryCsv
 
     /// <summary>A file that can be filled in: the usual columns, a line for each way of writing one.</summary>
     public const string Example =
-        "tag,on,kind,value,unit,text\r\n"
-        + "LYC-01,2031-05-20,root-length,11,cm,\r\n"
-        + "LYC-01,2031-05-21,bulbs,,,wrinkled\r\n"
-        + "LYC-01,2031-05-22,watered,300,mL,from below\r\n"
-        + "LYC-01,2031-05-23,repotted,,,\"into 12 cm clay, bark\"\r\n";
+        "tag,on,kind,value,unit,text\r\nLYC-01,2031-05-20,root-length,11,cm,\r\nLYC-01,2031-05-21,bulbs,,,wrinkled\r\n"
+        + "LYC-01,2031-05-22,watered,300,mL,from below\r\nLYC-01,2031-05-23,repotted,,,\"into 12 cm clay, bark\"\r\n";
 
     // Lines end in CRLF by default; set by hand, a lone line feed within a field would not be quoted any more.
     static readonly CsvConfiguration Config = new(CultureInfo.InvariantCulture);

@@ -7,6 +7,18 @@ namespace BudClock.Core.Gardens;
 /// <param name="Source">For the page: "this plant's 2 earlier spikes".</param>
 public sealed record Forecast(string Of, string? Organ, DateOnly Made, DateOnly From, DateOnly Likely, DateOnly To, string Source)
 {
-    /// <summary>The same forecast, whenever it was made.</summary>
-    public bool Says(Forecast other) => this == other with { Made = Made };
+    /// <summary>So little, in days, is no other forecast: what has not come yet moves its range on from day to day.</summary>
+    const int Alike = 3;
+
+    /// <summary>It has taken longer already than nine in ten do.</summary>
+    public bool Late { get; init; }
+
+    /// <summary>As good as the same forecast, whenever it was made.</summary>
+    public bool Says(Forecast other) =>
+        (Of, Organ, Source) == (other.Of, other.Organ, other.Source)
+        && Near(From, other.From)
+        && Near(Likely, other.Likely)
+        && Near(To, other.To);
+
+    static bool Near(DateOnly one, DateOnly other) => Math.Abs(one.DayNumber - other.DayNumber) <= Alike;
 }

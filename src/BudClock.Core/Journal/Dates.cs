@@ -5,6 +5,13 @@ namespace BudClock.Core.Journal;
 /// <summary>Days as the application says them.</summary>
 public static class Dates
 {
+    /// <summary>Days between two dates in the course of the year, whatever their years: 0 to 182.</summary>
+    public static int ApartInYear(DateOnly one, DateOnly other)
+    {
+        var apart = Math.Abs(one.DayOfYear - other.DayOfYear);
+        return Math.Min(apart, 365 - apart);
+    }
+
     /// <summary>"24 May".</summary>
     public static string Short(DateOnly day) => day.ToString("d MMM", CultureInfo.InvariantCulture);
 

@@ -1,3 +1,4 @@
+using MathNet.Numerics.Statistics;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Measuring;
@@ -27,12 +28,12 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
     /// <param name="vpd">The mean vapour pressure deficit of a day at the plant's place, kPa; null where it is not known.</param>
     public static Rhythm? Read(PlantJournal journal, DateOnly today, Func<DateOnly, double?> vpd)
     {
-        var intervals = Intervals(journal).Where(i => InSeason(i.Watered, today)).TakeLast(Learned).ToList();
+        var intervals = Intervals(journal).Where(i => Dates.ApartInYear(i.Watered, today) <= SeasonDays).TakeLast(Learned).ToList();
         if (intervals.Count < LeastLearned)
             return null;
         var days = intervals.Select(i => (double)(i.Asked.DayNumber - i.Watered.DayNumber)).Order().ToList();
         var scale = Scale(intervals, today, vpd);
-        return new(Median(days) * scale, days[0] * scale, days[^1] * scale, Own: true);
+        return new(days.Median() * scale, days[0] * scale, days[^1] * scale, Own: true);
     }
 
     /// <summary>From each watering to the first sign that it asked again, oldest first.</summary>
@@ -51,27 +52,17 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
         }
     }
 
-    static bool InSeason(DateOnly day, DateOnly today)
-    {
-        var apart = Math.Abs(day.DayOfYear - today.DayOfYear);
-        return Math.Min(apart, 365 - apart) <= SeasonDays;
-    }
-
     /// <summary>Thirstier air now than then shortens the days in the same measure, between half and double.</summary>
     static double Scale(List<(DateOnly Watered, DateOnly Asked)> intervals, DateOnly today, Func<DateOnly, double?> vpd)
     {
         var then = intervals.Select(i => vpd(i.Watered)).OfType<double>().ToList();
-        return Lately(today, vpd) is > 0 and var now && then.Count == intervals.Count
-            ? Math.Clamp(Median([.. then.Order()]) / now, Least, Most)
-            : 1;
+        return Lately(today, vpd) is > 0 and var now && then.Count == intervals.Count ? Math.Clamp(then.Median() / now, Least, Most) : 1;
     }
 
     /// <summary>The air of the last whole days: today's is not over, and would say another thing at each hour.</summary>
     static double? Lately(DateOnly today, Func<DateOnly, double?> vpd)
     {
         var days = Enumerable.Range(1, WholeDays).Select(back => vpd(today.AddDays(-back))).OfType<double>().Order().ToList();
-        return days.Count == 0 ? null : Median(days);
+        return days.Count == 0 ? null : days.Median();
     }
-
-    static double Median(List<double> sorted) => (sorted[(sorted.Count - 1) / 2] + sorted[sorted.Count / 2]) / 2;
 }

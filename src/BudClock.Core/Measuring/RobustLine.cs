@@ -1,3 +1,5 @@
+using MathNet.Numerics.Statistics;
+
 namespace BudClock.Core.Measuring;
 
 /// <summary>A line through a series that one wild point does not move, with a range for its slope.</summary>
@@ -25,11 +27,11 @@ public sealed record RobustLine(double Slope, double Low, double High, double In
         if (slopes.Length == 0)
             return null;
 
-        var slope = Median(slopes);
+        var slope = slopes.Median();
         var spread = Z80 * Math.Sqrt(RankVariance(points));
         var high = Math.Min((int)Math.Round((slopes.Length + spread) / 2), slopes.Length - 1);
         var low = Math.Max((int)Math.Round((slopes.Length - spread) / 2) - 1, 0);
-        var intercept = Median(points.Select(p => p.Y)) - (slope * Median(points.Select(p => p.X)));
+        var intercept = points.Select(p => p.Y).Median() - (slope * points.Select(p => p.X).Median());
         return new(slope, slopes[low], slopes[high], intercept);
     }
 
@@ -49,12 +51,5 @@ public sealed record RobustLine(double Slope, double Low, double High, double In
         static double Term(int n) => n * (n - 1.0) * ((2 * n) + 5);
         var ties = points.GroupBy(p => p.X).Sum(g => Term(g.Count())) + points.GroupBy(p => p.Y).Sum(g => Term(g.Count()));
         return Math.Max(0, (Term(points.Count) - ties) / 18);
-    }
-
-    static double Median(IEnumerable<double> values)
-    {
-        var sorted = values.Order().ToArray();
-        var middle = sorted.Length / 2;
-        return sorted.Length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
     }
 }

@@ -193,8 +193,7 @@ public sealed record TriggerBoard(IReadOnlyList<TriggerLane> Lanes, IReadOnlyLis
                 yield return new(
                     second.span.From,
                     $"{first.lane.Tag} and {second.lane.Tag} want the cool dark shelf in the same days, from "
-                        + $"{Dates.Short(second.span.From)}: is there room for "
-                        + "both at 10 °C? Else move one.",
+                        + $"{Dates.Short(second.span.From)}: is there room for both at 10 °C? Else move one.",
                     [first.lane.Tag, second.lane.Tag]
                 );
     }

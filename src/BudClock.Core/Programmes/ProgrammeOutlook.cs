@@ -1,5 +1,6 @@
 using BudClock.Core.Climate;
 using BudClock.Core.Measuring;
+using MathNet.Numerics.Distributions;
 
 namespace BudClock.Core.Programmes;
 
@@ -40,9 +41,6 @@ public sealed class ProgrammeOutlook(ProgrammeAround around, string? place, Date
     /// <summary>A forecast that was not learned yet misses by so much, °C.</summary>
     const double UnlearnedC = 2;
 
-    /// <summary>From the middle to an end of a range that eight in ten lie in, in standard deviations.</summary>
-    const double Tail = 1.2816;
-
     /// <summary>How long a step took in earlier programmes of this plant or its kind here, by programme and step.</summary>
     public Func<Programme, Step, IReadOnlyList<int>> Earlier { get; init; } = (_, _) => [];
 
@@ -80,15 +78,15 @@ public sealed class ProgrammeOutlook(ProgrammeAround around, string? place, Date
         var left = Math.Max(0, now.Step.Measure.Need - now.Count);
         return now.Step.Measure switch
         {
-            EntrySeen seen => Left(Usual(programme, now.Step, seen), gone),
+            EntrySeen seen => Left(Usual(programme, now.Step, seen).After(gone)),
             DryDays dry => (left, left, Math.Max(left, dry.Most - now.Count)),
             _ => Reach(now.Step.Measure, left, 0),
         };
     }
 
     /// <summary>What has not come yet will come after today.</summary>
-    static (double, double?, double?) Left(Spread spread, double gone) =>
-        (Math.Max(1, spread.From - gone), Math.Max(1, spread.Likely - gone), Math.Max(1, spread.To - gone));
+    static (double, double?, double?) Left(Spread days) =>
+        (Math.Max(1, days.From - days.Gone), Math.Max(1, days.Likely - days.Gone), Math.Max(1, days.To - days.Gone));
 
     (double Early, double? Likely, double? Late) After(Programme programme, Step step, double start) =>
         step.Measure switch
@@ -99,9 +97,7 @@ public sealed class ProgrammeOutlook(ProgrammeAround around, string? place, Date
         };
 
     Spread Usual(Programme programme, Step step, EntrySeen seen) =>
-        Earlier(programme, step) is { Count: > 0 } earlier
-            ? Spread.Of(earlier)
-            : new(seen.Usual, (seen.Usual + seen.Latest) / 2.0, seen.Latest);
+        Earlier(programme, step) is { Count: > 0 } earlier ? Spread.Of(earlier) : Spread.Waiting(seen.Usual, seen.Latest);
 
     /// <summary>Days from today until so many are counted, from a day on.</summary>
     (double Early, double? Likely, double? Late) Reach(StepMeasure measure, int left, int start)
@@ -114,7 +110,7 @@ public sealed class ProgrammeOutlook(ProgrammeAround around, string? place, Date
         {
             var chance = Chance(measure, today.AddDays(days));
             (mean, variance) = (mean + chance, variance + (chance * (1 - chance)));
-            var spread = Tail * Math.Sqrt(variance * Spells);
+            var spread = Spread.Tail * Math.Sqrt(variance * Spells);
             early ??= mean + spread >= left ? days : null;
             likely ??= mean >= left - 0.5 ? days : null;
             late = mean - spread >= left - 0.5 ? days : null;
@@ -140,8 +136,8 @@ public sealed class ProgrammeOutlook(ProgrammeAround around, string? place, Date
     {
         if (Forecast.FirstOrDefault(d => d.On == day) is { } ahead && said(ahead) is { Likely: { } likely } range)
         {
-            var spread = range is { Low: { } low, High: { } high } && high > low ? (high - low) / (2 * Tail) : UnlearnedC;
-            return Below((limit - likely) / spread);
+            var spread = range is { Low: { } low, High: { } high } && high > low ? (high - low) / (2 * Spread.Tail) : UnlearnedC;
+            return Normal.CDF(likely, spread, limit);
         }
         var lastYear = Enumerable.Range(-Window, (2 * Window) + 1).Select(off => was(day.AddDays(off - 365))).OfType<double>().ToList();
         var known =
@@ -164,7 +160,4 @@ public sealed class ProgrammeOutlook(ProgrammeAround around, string? place, Date
             : [];
         return Darkness.UnbrokenHours(around.Days, ends.AddDays(-1), lit) >= nights.Hours;
     }
-
-    /// <summary>The normal distribution by the logistic curve that is nearest to it (Bowling et al. 2009; from memory).</summary>
-    static double Below(double z) => 1 / (1 + Math.Exp(-((1.5976 * z) + (0.07056 * z * z * z))));
 }

@@ -35,10 +35,11 @@ public sealed record StepRun(Step Step, DateOnly From, DateOnly? To, int Count, 
 }
 
 /// <summary>What set a step back.</summary>
-/// <param name="Entry">What happened.</param>
+/// <param name="On">The day on which it happened.</param>
+/// <param name="By">The entry that says so; null for a lamp that the place's meter saw.</param>
 /// <param name="Lost">How many days or nights that were counted are lost, or did not count.</param>
 /// <param name="Costs">What it costs, as a clause.</param>
-public sealed record Setback(Entry Entry, int Lost, string Costs);
+public sealed record Setback(DateOnly On, EntryKind? By, int Lost, string Costs);
 
 /// <summary>A programme of one plant, read from its journal and the readings of where it stood. Derived, never stored.</summary>
 /// <param name="Steps">Those that have begun, in their order; none before the start.</param>

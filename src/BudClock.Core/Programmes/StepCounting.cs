@@ -34,7 +34,7 @@ sealed class StepCounting(PlantJournal journal, ProgrammeAround around, Whereabo
         {
             if (paused(day))
                 continue;
-            if (Broken(step, day.AddDays(-1)) is { } broken)
+            if ((Broken(step, day.AddDays(-1)) ?? Lit(step, day)) is { } broken)
             {
                 (missed, setback) = (missed + 1, broken);
                 continue;
@@ -58,8 +58,17 @@ sealed class StepCounting(PlantJournal journal, ProgrammeAround around, Whereabo
             : step
                 .Breaks.Select(one => (one, Entry: journal.Of(one.By).LastOrDefault(entry => entry.On == day)))
                 .Where(pair => pair.Entry is not null)
-                .Select(pair => new Setback(pair.Entry!, 1, pair.one.Costs))
+                .Select(pair => new Setback(day, pair.Entry!.Kind, 1, pair.one.Costs))
                 .FirstOrDefault();
+
+    /// <summary>A lamp that the meter of the place saw in the night that ends on a day.</summary>
+    Setback? Lit(Step step, DateOnly ends)
+    {
+        var evening = ends.AddDays(-1);
+        return step.Measure is LongNights && around.RecordOf(where.On(evening)).LitAtNight(ends)
+            ? new(evening, null, 1, step.Breaks.FirstOrDefault(one => one.By == EntryKinds.NightLit)?.Costs ?? "that night does not count")
+            : null;
+    }
 
     StepRun Dry(Step step, DateOnly from, DateOnly today)
     {
@@ -70,7 +79,7 @@ sealed class StepCounting(PlantJournal journal, ProgrammeAround around, Whereabo
             if (journal.Waterings.LastOrDefault(water => water.On == day) is { } water)
             {
                 var costs = step.Breaks.FirstOrDefault(one => one.By == water.Kind)?.Costs ?? step.Breaks.FirstOrDefault()?.Costs;
-                (since, setback) = (day, new(water, count, costs ?? "the dry days begin again"));
+                (since, setback) = (day, new(day, water.Kind, count, costs ?? "the dry days begin again"));
                 count = 0;
                 continue;
             }

@@ -12,11 +12,11 @@ public class ForecastsTests
 
     [Fact]
     public void The_plant_s_own_spikes_come_first() =>
-        Assert.Equal((Start.AddDays(32), Start.AddDays(47), Start.AddDays(62), "this plant's 2 earlier spikes"), Says([54, 40], [90]));
+        Assert.Equal((Start.AddDays(34), Start.AddDays(47), Start.AddDays(61), "this plant's 2 earlier spikes"), Says([54, 40], [90]));
 
     [Fact]
     public void Then_those_of_its_kind_here() =>
-        Assert.Equal((Start.AddDays(25), Start.AddDays(50), Start.AddDays(75), "1 spike of other Lycaste here"), Says([], [50]));
+        Assert.Equal((Start.AddDays(30), Start.AddDays(51), Start.AddDays(75), "1 spike of other Lycaste here"), Says([], [50]));
 
     [Fact]
     public void Then_the_sheet_s_usual_year() // 25 November to 20 January is 56 days
@@ -45,7 +45,7 @@ public class ForecastsTests
             new(LaneKind.Spike, new(2031, 3, 1), new(2031, 3, 9), Ending: "lost"),
             new(LaneKind.Spike, new(2031, 5, 1), null),
         ];
-        Assert.Equal([40], Forecasts.Intervals(Forecasts.FirstFlower, lanes, acquired: new(2029, 3, 20)));
+        Assert.Equal([new(new(2030, 3, 1), 40)], Forecasts.Before(Forecasts.FirstFlower, lanes, acquired: new(2029, 3, 20)));
     }
 
     [Fact]
@@ -64,6 +64,34 @@ public class ForecastsTests
             said.Select(f => (f.Of, f.Organ!, f.Likely))
         );
     }
+
+    [Fact]
+    public void The_first_to_open_of_those_that_began_together_says_nothing_of_the_others_yet()
+    {
+        string Source(int day) => Kin(Start.AddDays(-1), 20, Start.AddDays(day)).Source;
+        Assert.Equal("the sheet's usual year", Source(20)); // one that takes a third longer may still come
+        Assert.Equal("1 spike of other Lycaste here", Source(26));
+    }
+
+    [Fact]
+    public void What_began_at_another_time_of_the_year_says_less()
+    {
+        var (now, then) = (Kin(Start.AddYears(-1), 50, Start.AddDays(20)), Kin(Start.AddYears(-1).AddDays(-150), 50, Start.AddDays(20)));
+        Assert.InRange(Width(then) / (double)Width(now), 1.2, 1.6);
+        static int Width(Forecast said) => said.To.DayNumber - said.From.DayNumber;
+    }
+
+    [Fact]
+    public void What_has_not_come_yet_comes_later_than_today()
+    {
+        var days = Enumerable.Range(0, 120).Select(day => Kin(Start.AddYears(-1), 50, Start.AddDays(day)));
+        Assert.All(days, said => Assert.True(said.From >= said.Made && said.To >= said.Likely && said.Likely >= said.From));
+        Assert.False(Kin(Start.AddYears(-1), 50, Start.AddDays(60)).Late);
+        Assert.True(Kin(Start.AddYears(-1), 50, Start.AddDays(80)).Late);
+    }
+
+    static Forecast Kin(DateOnly began, int days, DateOnly today) =>
+        Forecasts.Read([new(LaneKind.Spike, Start, null)], null, _ => [new(began, days)], "Lycaste", Sheet, today).Single();
 
     static readonly PlantJournal Nothing = PlantJournal.UpTo(Start, []);
 
@@ -106,11 +134,18 @@ public class ForecastsTests
         [
             .. own.Select(
                 (days, n) =>
-                    new Lane(LaneKind.Spike, new DateOnly(2020 + n, 1, 1), new DateOnly(2020 + n, 1, 1).AddDays(days), Ending: "opened")
+                    new Lane(LaneKind.Spike, new DateOnly(2020 + n, 5, 1), new DateOnly(2020 + n, 5, 1).AddDays(days), Ending: "opened")
             ),
             new(LaneKind.Spike, Start, null),
         ];
-        var said = Forecasts.Read(lanes, null, _ => kin, "Lycaste", sheet ?? Sheet, today ?? Start.AddDays(20));
+        var said = Forecasts.Read(
+            lanes,
+            null,
+            _ => [.. kin.Select(days => new Took(Start.AddYears(-1), days))],
+            "Lycaste",
+            sheet ?? Sheet,
+            today ?? Start.AddDays(20)
+        );
         return said is [var one] ? (one.From, one.Likely, one.To, one.Source) : null;
     }
 }

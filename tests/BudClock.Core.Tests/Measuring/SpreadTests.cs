@@ -36,5 +36,28 @@ public class SpreadTests
     static double Normal(Random random) => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
 
     [Fact]
+    public void Of_those_that_are_not_done_yet_eight_in_ten_end_within_what_is_left_of_the_range()
+    {
+        var (random, said) = (new Random(7), Spread.Around(60, 15));
+        foreach (var gone in (int[])[0, 40, 60, 75])
+        {
+            var left = said.After(gone);
+            var open = Enumerable.Range(0, 20000).Select(_ => 60 + (15 / Spread.Tail * Normal(random))).Where(day => day > gone).ToList();
+            Assert.InRange(open.Count(day => day >= left.From && day <= left.To) / (double)open.Count, 0.78, 0.82);
+        }
+        Assert.Equal((45, 60, 75), (Math.Round(said.From), Math.Round(said.Likely), Math.Round(said.To)));
+    }
+
+    [Fact]
+    public void A_waiting_ends_between_its_two_days_and_sooner_more_often_than_late()
+    {
+        var wait = Spread.Waiting(3, 42);
+        Assert.Equal((3, 42), (Math.Round(wait.From), Math.Round(wait.To)));
+        Assert.Equal(Math.Sqrt(3 * 42), wait.Likely, 1e-6); // the middle of a log-normal is the geometric one
+        Assert.True(wait.After(30).Likely > 30);
+        Assert.True(wait.After(200).Late && wait.After(200).From >= 200);
+    }
+
+    [Fact]
     public void It_never_begins_before_nothing() => Assert.True(Spread.Of([1, 2], 3).From >= 0);
 }

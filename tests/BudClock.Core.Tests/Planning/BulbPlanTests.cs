@@ -1,6 +1,7 @@
 using BudClock.Core.Climate;
 using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
+using BudClock.Core.Measuring;
 using BudClock.Core.Planning;
 
 namespace BudClock.Core.Tests.Planning;
@@ -20,16 +21,11 @@ public class BulbPlanTests
         double? meanC = null,
         IReadOnlyList<int>? took = null,
         DateOnly? today = null
-    ) =>
-        BulbPlan.Of(
-            Sheet,
-            [new(wanted, 24)],
-            every,
-            Bowl,
-            BulbInterval.Of(Sheet, took ?? [], meanC),
-            today ?? wanted.AddDays(-90),
-            southern
-        );
+    ) => BulbPlan.Of(Sheet, [new(wanted, 24)], every, Bowl, Interval(meanC, [.. took ?? []]), today ?? wanted.AddDays(-90), southern);
+
+    /// <summary>From lots of a year ago that took so many days.</summary>
+    static BulbInterval Interval(double? meanC, params int[] took) =>
+        BulbInterval.Of(Sheet, took.Select(days => new Took(Day("2030-12-01"), days)), meanC, Day("2031-11-01"));
 
     [Theory]
     [InlineData("2031-12-24", "2031-11-26")] // 28 days: common practice
@@ -48,15 +44,15 @@ public class BulbPlanTests
     {
         // Common practice; a cool sill is taken as 11 to 13 °C.
         foreach (var celsius in (double[])[11, 12, 13])
-            Assert.InRange(BulbInterval.Of(Sheet, [], celsius).Likely, 34, 44);
-        Assert.Equal(28, BulbInterval.Of(Sheet, [], 16).Likely, 0.01);
+            Assert.InRange(Interval(celsius).Likely, 34, 44);
+        Assert.Equal(28, Interval(16).Likely, 0.01);
     }
 
     [Fact]
     public void What_it_took_here_before_moves_the_day_and_narrows_the_range()
     {
-        var usual = BulbInterval.Of(Sheet, [], null);
-        var own = BulbInterval.Of(Sheet, [33, 34, 32, 33, 35, 33], null);
+        var usual = Interval(null);
+        var own = Interval(null, 33, 34, 32, 33, 35, 33);
         Assert.Equal(33.3, own.Likely, 0.1);
         Assert.True(own.To - own.From < (usual.To - usual.From) * 1.2);
         Assert.Equal(Day("2031-11-21"), Plan(Day("2031-12-24"), took: [33, 34, 32, 33, 35, 33]).Lots[0].Plant);

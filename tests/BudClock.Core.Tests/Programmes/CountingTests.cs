@@ -135,7 +135,7 @@ public class CountingTests
     {
         var lit = new DateOnly(2031, 10, 24);
         var run = Cactus(lit, lit).Situation.Programme!.Now!;
-        Assert.Equal(EntryKinds.NightLit, run.Setback!.Entry.Kind);
+        Assert.Equal(EntryKinds.NightLit, run.Setback!.By);
         var (with, without) = (
             Cactus(lit.AddDays(6), lit).Situation.Programme!.Now!,
             Cactus(lit.AddDays(6), null).Situation.Programme!.Now!
@@ -147,7 +147,24 @@ public class CountingTests
         );
     }
 
-    static Assessment Cactus(DateOnly today, DateOnly? lit)
+    [Theory]
+    [InlineData(23, 0, 40, true)] // a lamp an hour before midnight
+    [InlineData(23, 0, 0.2, false)] // the full moon
+    [InlineData(18, 10, 40, false)] // twilight: the sun sets at about ten to six by summer time
+    [InlineData(7, 10, 40, false)] // and rises at half past seven
+    [InlineData(3, 0, 40, true)]
+    public void A_lamp_that_only_the_meter_saw_costs_its_night(int hour, int minute, double lux, bool costs)
+    {
+        var evening = new DateOnly(2031, 10, hour < 12 ? 24 : 23);
+        var at = evening.ToDateTime(new(hour, minute)).AddHours(-1); // summer time ends on the 26th
+        var record = PlaceRecord.Of(new(Glass), [new("warm", new(at, TimeSpan.Zero), null, null) { Lux = lux }]);
+        var (seen, dark) = (Cactus(new(2031, 10, 24), null, record), Cactus(new(2031, 10, 24), null));
+        var (with, without) = (seen.Situation.Programme!.Now!, dark.Situation.Programme!.Now!);
+        Assert.Equal(without.Count - (costs ? 1 : 0), with.Count);
+        Assert.Equal(costs, seen.Advice.Any(advice => advice.Reason.Contains("The meter saw a lamp", StringComparison.Ordinal)));
+    }
+
+    static Assessment Cactus(DateOnly today, DateOnly? lit, PlaceRecord? record = null)
     {
         var plant = new Plant
         {
@@ -161,7 +178,8 @@ public class CountingTests
                 .. lit is { } night ? new[] { Specimens.At(night, EntryKinds.NightLit) } : [],
             ],
         };
-        return Assessor.Shipped.Assess(plant, new Surroundings(Glass) { Place = Warm }, today);
+        var places = new ProgrammeAround(new(Glass), _ => record ?? PlaceRecord.Empty, _ => Warm);
+        return Assessor.Shipped.Assess(plant, new Surroundings(Glass) { Place = Warm, Places = places }, today);
     }
 
     [Fact]

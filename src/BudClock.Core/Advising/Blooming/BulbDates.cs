@@ -71,9 +71,8 @@ public sealed class BulbDates : IAdviser
                 now,
                 Verdict.Hold,
                 null,
-                $"Held back for a later lot{(order.EveryDays is { } every ? $", every {every} days" : "")}: no date is on record for this "
-                    + $"one. "
-                    + "Name the day it is wanted for, and its planting day follows.",
+                $"Held back for a later lot{(order.EveryDays is { } every ? $", every {every} days" : "")}: no date is on record for "
+                    + "this one. Name the day it is wanted for, and its planting day follows.",
                 Condition.Known("programme", new(order.Text), null, order.Entry.On)
             );
         var plant = planting!.Value;
@@ -84,9 +83,8 @@ public sealed class BulbDates : IAdviser
                 now,
                 Verdict.Hold,
                 plant,
-                $"Wanted in bloom on {Dates.Near(wanted, now.Today)}, {took.Words}: plant it on {Dates.Near(plant, now.Today)}. Until "
-                    + $"then cool, "
-                    + "dark and dry.",
+                $"Wanted in bloom on {Dates.Near(wanted, now.Today)}, {took.Words}: plant it on {Dates.Near(plant, now.Today)}. "
+                    + "Until then cool, dark and dry.",
                 condition
             );
         if (now.Today > wanted.AddDays(-(int)Math.Round(took.From)))
@@ -103,9 +101,8 @@ public sealed class BulbDates : IAdviser
             now,
             Verdict.Look,
             now.Today,
-            $"Its planting day for {Dates.Short(wanted)} is here ({took.Words}): feel the bulbs, and where they are firm plant them: half "
-                + $"the bulb out "
-                + "over pebbles, the tip showing in soil; water once, then a week dark at 10 °C.",
+            $"Its planting day for {Dates.Short(wanted)} is here ({took.Words}): feel the bulbs, and where they are firm plant them: "
+                + "half the bulb out over pebbles, the tip showing in soil; water once, then a week dark at 10 °C.",
             condition
         ) with
         {
@@ -122,9 +119,8 @@ public sealed class BulbDates : IAdviser
                 now,
                 Verdict.Hold,
                 null,
-                $"Flowers over {Dates.Ago(over, now.Today)}. A forced bulb is not counted on again: discard it, or grow it on for its "
-                    + $"leaves, as you "
-                    + "like; no feed either way.",
+                $"Flowers over {Dates.Ago(over, now.Today)}. A forced bulb is not counted on again: discard it, or grow it on for "
+                    + "its leaves, as you like; no feed either way.",
                 Condition.Sign("flowers over", over)
             )
             : null;
@@ -143,9 +139,8 @@ public sealed class BulbDates : IAdviser
                 now.Today,
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"Days here reach {Degrees.Of(warmest.Value)}; above {weak:0} °C stems grow weak. A cooler, bright place; twigs or a "
-                        + $"tie hold "
-                        + $"them, and a few that lean are normal."
+                    $"Days here reach {Degrees.Of(warmest.Value)}; above {weak:0} °C stems grow weak. A cooler, bright place; twigs "
+                        + $"or a tie hold them, and a few that lean are normal."
                 ),
                 [new("warmest day", new(warmest.Value), new(weak), "°C", false, warmest.On)]
             )

@@ -66,9 +66,8 @@ public sealed class LastingStalkAdviser : IAdviser
             return Say(
                 now,
                 Verdict.Hold,
-                $"Here since {Dates.Long(came)}: it is young yet. The first year goes into roots, the second it creeps, in the third it "
-                    + $"leaps; bloom "
-                    + "comes with age. Nothing to do.",
+                $"Here since {Dates.Long(came)}: it is young yet. The first year goes into roots, the second it creeps, in the third "
+                    + "it leaps; bloom comes with age. Nothing to do.",
                 age
             );
         return Say(

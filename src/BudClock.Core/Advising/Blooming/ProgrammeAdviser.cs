@@ -83,8 +83,7 @@ public sealed class ProgrammeAdviser : IAdviser
         var (title, not) = (run.Programme.Title, run.Programme.NotWhile);
         if (not.Contains(Vetoes.Newcomer) && now.Arrival is { IsNewcomer: true } arrival)
             return $"{title} was started on a newcomer, here for {Weeks.Days(arrival.Day)}: let it settle until "
-                + $"{Dates.Short(arrival.Until)}, and pause "
-                + "the programme.";
+                + $"{Dates.Short(arrival.Until)}, and pause the programme.";
         var spike = now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Spike or LaneKind.Bloom, Open: true });
         return not.Contains(Vetoes.InBud) && spike is not null && spike.From <= run.Order.Start
             ? $"{title} was started with a spike on its way: cold or dryness now costs its flowers. Pause the programme until they are "
@@ -98,16 +97,16 @@ public sealed class ProgrammeAdviser : IAdviser
 
     static string? Setback(Situation now, ProgrammeRun run, StepRun at)
     {
-        if (at.Setback is not { } setback || setback.Entry.On <= now.Today.AddDays(-NewsDays))
+        if (at.Setback is not { } setback || setback.On <= now.Today.AddDays(-NewsDays))
             return null;
-        var when = Dates.Ago(setback.Entry.On, now.Today);
-        var what = setback.Entry.Kind == EntryKinds.NightLit ? $"A lamp burned in the night {when}" : $"{setback.Entry.Kind.Words} {when}";
-        var lost = setback.Lost switch
+        var when = Dates.Ago(setback.On, now.Today);
+        var what = setback.By switch
         {
-            0 => "",
-            _ when at.Step.Measure is DryDays => $", {Weeks.Days(setback.Lost)} of them lost",
-            _ => "",
+            null => $"The meter saw a lamp in the night of {Dates.Short(setback.On)}",
+            var kind when kind == EntryKinds.NightLit => $"A lamp burned in the night {when}",
+            var kind => $"{kind.Words} {when}",
         };
+        var lost = setback.Lost > 0 && at.Step.Measure is DryDays ? $", {Weeks.Days(setback.Lost)} of them lost" : "";
         return $"{what}, in its {at.Step.Title}: {setback.Costs}{lost}. It stands at {at.Progress}{Then(now, run)}.";
     }
 
@@ -134,7 +133,7 @@ public sealed class ProgrammeAdviser : IAdviser
             at,
             asks ? Verdict.Do : Verdict.Look,
             now.Today,
-            asks ? done : $"{done} Nights are down to " + $"{Degrees.Of(now.Temper.Night!.Value)}: warmer first."
+            asks ? done : $"{done} Nights are down to {Degrees.Of(now.Temper.Night!.Value)}: warmer first."
         );
     }
 
@@ -148,12 +147,10 @@ public sealed class ProgrammeAdviser : IAdviser
         var place = now.Around.Place?.Name ?? "its place";
         if (at.Unknown > 0 && at.Count + at.Missed == 0)
             return $"Since {Dates.Short(at.From)} nobody measured a night at {place}, so none counts: write the lowest of each night "
-                + $"down, or hang a "
-                + "thermometer there.";
+                + "down, or hang a thermometer there.";
         if (at.Unknown >= GapNights && LastUnknown(now))
-            return $"{at.Progress} {at.Step.Measure.Words}; {Weeks.Nights(at.Unknown)} at {place} nobody measured, and they do not count. "
-                + $"Write down "
-                + "what you know of them.";
+            return $"{at.Progress} {at.Step.Measure.Words}; {Weeks.Nights(at.Unknown)} at {place} nobody measured, and they do not "
+                + "count. Write down what you know of them.";
         var days = now.Today.DayNumber - at.From.DayNumber;
         return at.Missed >= BarrenDays && at.Count == 0 ? TooWarm(now, run, at, $"in {Weeks.Days(days)}")
             : Moved(now) && !Qualifies(now, at.Step.Measure) ? TooWarm(now, run, at, "since it was moved")
@@ -199,24 +196,21 @@ public sealed class ProgrammeAdviser : IAdviser
             ? string.Create(
                 System.Globalization.CultureInfo.InvariantCulture,
                 $"{at.Progress} {at.Step.Measure.Words}, and a lamp from {from:HH:mm} leaves {left:0.#} h: the count stands. No lamp "
-                    + $"after dusk, "
-                    + $"or another place."
+                    + $"after dusk, or another place."
             )
             : null;
     }
 
     static string? Overdue(Situation now, StepRun at) =>
         at.Step.Measure is EntrySeen seen && now.Today > at.From.AddDays(seen.Latest + OverdueDays)
-            ? $"Since {Dates.Short(at.From)} it waits for {seen.Words}, {seen.UsualWords}: "
-                + "look closer, and end the "
-                + $"programme where "
+            ? $"Since {Dates.Short(at.From)} it waits for {seen.Words}, {seen.UsualWords}: look closer, and end the programme where "
                 + "nothing comes this year."
             : null;
 
     static string Going(Situation now, ProgrammeRun run, StepRun at)
     {
         if (at.Step.Measure is EntrySeen seen)
-            return $"{run.Programme.Title}: {at.Step.Title} since {Dates.Short(at.From)}; {seen.Words} " + $"{seen.UsualWords}.";
+            return $"{run.Programme.Title}: {at.Step.Title} since {Dates.Short(at.From)}; {seen.Words} {seen.UsualWords}.";
         var not = at.Missed > 0 ? $", {at.Missed} that did not count" : "";
         var unknown = at.Unknown > 0 ? $", {at.Unknown} not measured" : "";
         return $"{run.Programme.Title}: {at.Progress} {at.Step.Measure.Words}{not}{unknown}{Then(now, run)}.";

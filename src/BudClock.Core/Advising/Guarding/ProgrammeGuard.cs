@@ -51,8 +51,7 @@ public sealed class ProgrammeGuard : IGuard
         at.Count == 0
             ? "costs nothing yet"
             : $"{at.Step.Breaks.FirstOrDefault()?.Costs ?? "the count begins again"}: {Weeks.Days(at.Count)} are lost, and "
-                + $"{run.Programme.Title.ToLowerInvariant()} "
-                + $"ends so much later";
+                + $"{run.Programme.Title.ToLowerInvariant()} ends so much later";
 
     static Stop? Feed(Step step, StepRun at) =>
         step.Feed ? null : new(Verdict.Hold, $"it is in its {step.Title}", "no feed until they are over.", Counted(at));

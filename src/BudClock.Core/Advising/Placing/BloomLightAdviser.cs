@@ -40,9 +40,8 @@ public sealed class BloomLightAdviser : IAdviser
             string.Create(
                 CultureInfo.InvariantCulture,
                 $"It gets {light.Value.Dli:0.#} mol of light a day ({light.Value.Low:0.#} to {light.Value.High:0.#} by "
-                    + $"{light.Value.From}) and "
-                    + $"blooms from about {least:0.#}: closer to the glass, longer lamps or a brighter place, in steps of a week, up to "
-                    + $"{now.Sheet.Light.Words()}."
+                    + $"{light.Value.From}) and blooms from about {least:0.#}: closer to the glass, longer lamps or a brighter "
+                    + $"place, in steps of a week, up to {now.Sheet.Light.Words()}."
             ),
             [new("light", new(Math.Round(light.Value.Dli, 1)), new(least), "mol/m² a day", false, light.On)]
         )

@@ -50,8 +50,7 @@ public sealed class ColdAdviser : IAdviser
             Verdict.Do,
             Evening(now, frost),
             $"The night of {Dates.Short(frost.On)} is forecast at {Degrees.Of(frost.MinC!.Value)}, and below "
-                + $"{Degrees.Of(now.Temper.DangerC)} "
-                + $"it is in danger: bring it in before.",
+                + $"{Degrees.Of(now.Temper.DangerC)} it is in danger: bring it in before.",
             new("forecast night", new(frost.MinC.Value), new(now.Temper.DangerC), "°C", true, frost.On)
         );
 
@@ -81,9 +80,8 @@ public sealed class ColdAdviser : IAdviser
             ? Say(
                 Verdict.Look,
                 cool.On,
-                $"The night of {Dates.Short(cool.On)} is forecast at {Degrees.Of(cool.MinC!.Value)}; below {Degrees.Of(now.Temper.FeedC)} "
-                    + $"it "
-                    + $"does not grow: have a place indoors ready.",
+                $"The night of {Dates.Short(cool.On)} is forecast at {Degrees.Of(cool.MinC!.Value)}; below "
+                    + $"{Degrees.Of(now.Temper.FeedC)} it does not grow: have a place indoors ready.",
                 new("forecast night", new(cool.MinC.Value), new(now.Temper.FeedC), "°C", false, cool.On)
             )
         : null;

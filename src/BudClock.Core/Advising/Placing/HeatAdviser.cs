@@ -27,8 +27,7 @@ public sealed class HeatAdviser : IAdviser
                 Verdict.Do,
                 now.Today,
                 $"The last night stayed at {Degrees.Of(night.Value)}, and warm nights are what kills it: cool it now. Shade, open by "
-                    + $"night, "
-                    + $"wet the floor, the coolest corner.",
+                    + "night, wet the floor, the coolest corner.",
                 Limit("warm night", night.Value, limits.Find("hot-night")!.Value, night.On)
             );
         else if (temper.WarmNightAhead is { } ahead)
@@ -52,8 +51,7 @@ public sealed class HeatAdviser : IAdviser
                 Verdict.Look,
                 spell.On,
                 $"Days of {Degrees.Of(spell.MaxC!.Value)} are forecast from {Dates.Short(spell.On)}; above "
-                    + $"{Degrees.Of(limits.Find("hot-day")!.Value)} for "
-                    + $"days it suffers from heat: have shade and air ready.",
+                    + $"{Degrees.Of(limits.Find("hot-day")!.Value)} for days it suffers from heat: have shade and air ready.",
                 Limit("forecast day", spell.MaxC.Value, limits.Find("hot-day")!.Value, spell.On)
             );
     }

@@ -34,8 +34,7 @@ public sealed class LongNightsAdviser : IAdviser
             yield return Say(
                 now,
                 $"Lamps burn here for {Hours(burn)}, and it sets buds in long nights. The garden's latitude is not known, so whether "
-                    + $"nights are "
-                    + "long now cannot be told: enter it under Garden.",
+                    + "nights are long now cannot be told: enter it under Garden.",
                 new("latitude", null, new("known"), null, false, null)
             );
         else if (24 - now.Daylight.Hours < dark || now.Daylight.Falling != true)
@@ -43,17 +42,15 @@ public sealed class LongNightsAdviser : IAdviser
         else if (place.LampsFrom is not { } from)
             yield return Say(
                 now,
-                $"Nights are long enough now to set buds, if they are dark from end to end. Lamps burn here for {Hours(burn)}: when do "
-                    + $"they come "
-                    + "on? Set it on the place's page.",
+                $"Nights are long enough now to set buds, if they are dark from end to end. Lamps burn here for {Hours(burn)}: when "
+                    + "do they come on? Set it on the place's page.",
                 new("unbroken dark", null, new(dark), "h", false, null)
             );
         else if (Darkness.UnbrokenHours(now.Around.Days, now.Today, [(from, burn)]) is var left && left < dark)
             yield return Say(
                 now,
                 $"Lamps from {from:HH:mm} leave {Hours(left)} of unbroken dark, and it sets buds in {Hours(dark)} and more for some "
-                    + $"weeks: let them "
-                    + "burn within the day, or move it to an unlit place.",
+                    + "weeks: let them burn within the day, or move it to an unlit place.",
                 new("unbroken dark", new(Math.Round(left, 1)), new(dark), "h", false, now.Today)
             );
     }

@@ -38,8 +38,7 @@ public sealed class TakeOutAdviser : IAdviser
                 (lastCold?.On ?? now.Today).AddDays(1),
                 lastCold is { } cold
                     ? $"A night of {Degrees.Of(cold.MinLowC ?? cold.MinC!.Value)} is still to come at {outside.Place.Name}, on "
-                        + $"{Dates.Short(cold.On)}: it "
-                        + $"stays in until nights there are {Degrees.Of(least)} and more."
+                        + $"{Dates.Short(cold.On)}: it stays in until nights there are {Degrees.Of(least)} and more."
                     : $"Nights at {outside.Place.Name} are down to {Degrees.Of(measured!.Value)}: it stays in until they are "
                         + $"{Degrees.Of(least)} and more.",
                 conditions
@@ -68,9 +67,8 @@ public sealed class TakeOutAdviser : IAdviser
     {
         var light = now.Sheet.Light;
         var steps = light <= LightClass.Bright ? $"it stays in {light.Words()}" : $"then a step more sun each week, up to {light.Words()}";
-        return $"Nights at {outside.Place.Name} stay above {Degrees.Of(least)}, measured and forecast: out again in steps, a week in shade "
-            + $"and out of "
-            + $"the wind, {steps}.";
+        return $"Nights at {outside.Place.Name} stay above {Degrees.Of(least)}, measured and forecast: out again in steps, a week in "
+            + $"shade and out of the wind, {steps}.";
     }
 
     static bool GoesOut(Situation now) =>

@@ -39,8 +39,8 @@ public sealed class EarlySoak : IAdviser
             felt ? now.Today.AddDays(FeltDays) : now.Today,
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"Its first soak came {Dates.Ago(early.Water.On, now.Today)}, with roots of {early.RootCm:0.#} of {early.NeedCm:0.#} cm: wet and "
-                    + $"hardly rooted is how they rot. Let it dry right out, feel the base every few days, and measure the roots."
+                $"Its first soak came {Dates.Ago(early.Water.On, now.Today)}, with roots of {early.RootCm:0.#} of {early.NeedCm:0.#} cm: "
+                    + $"wet and hardly rooted is how they rot. Let it dry right out, feel the base every few days, and measure the roots."
             ),
             [Condition.AtLeast("root length at its first soak", new(early.RootCm, early.Water.On), early.NeedCm, "cm")]
         )

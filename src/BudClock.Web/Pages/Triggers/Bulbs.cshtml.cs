@@ -142,9 +142,8 @@ public sealed class BulbsModel(TodaysGarden glasshouse, Logbook logbook) : Garde
         var genus = Taxon?.Split(' ')[0];
         var took = Today
             .Plants.Where(plant => string.Equals(plant.Plant.Genus, genus, StringComparison.OrdinalIgnoreCase))
-            .SelectMany(plant => Forecasts.FromPlanting(plant.Situation.Journal))
-            .ToList();
+            .SelectMany(plant => Forecasts.FromPlanting(plant.Situation.Journal));
         var last = Today.Weather.RecordOf(Sill).Days.TakeLast(14).Select(day => day.MeanC).OfType<double>().ToList();
-        return BulbInterval.Of(Sheet, took, last.Count == 0 ? null : last.Average());
+        return BulbInterval.Of(Sheet, took, last.Count == 0 ? null : last.Average(), Today.Day);
     }
 }
