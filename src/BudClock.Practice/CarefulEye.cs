@@ -35,6 +35,9 @@ public static class CarefulEye
                 yield return plant.Base;
                 if (plant.Bulbs is { } bulbs)
                     yield return bulbs;
+                // Who bends down to feel what should be bare sees the leaf on it.
+                if (plant.Leaves is { } up)
+                    yield return up;
                 break;
             case Care.LookAtRoots or Care.CutOut:
                 yield return plant.RootsCounted;

@@ -75,7 +75,9 @@ public sealed class Assessor
         DateOnly today
     )
     {
-        var dryRest = sheet.Is(Traits.DryRest) ? DryRest.Read(journal) : DryRest.None;
+        var astir = Astir.Read(journal, lanes, sheet);
+        // What may be awake is not judged as asleep: whether it rests is asked first.
+        var dryRest = sheet.Is(Traits.DryRest) && astir is null ? DryRest.Read(journal) : DryRest.None;
         return new()
         {
             Plant = plant,
@@ -87,7 +89,8 @@ public sealed class Assessor
             Series = SeriesReader.Read(journal, lanes, plant.Organs),
             NewRoots = NewRoots.Read(journal, dryRest.Woke),
             Around = around,
-            Rest = RestState.Read(journal, lanes, sheet, around.Garden.Southern),
+            Astir = astir,
+            Rest = astir is null ? RestState.Read(journal, lanes, sheet, around.Garden.Southern) : null,
         };
     }
 

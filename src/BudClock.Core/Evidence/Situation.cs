@@ -53,8 +53,11 @@ public sealed class Situation
     /// <summary>What has been measured, organ by organ, the newest first.</summary>
     public IReadOnlyList<OrganSeries> Series { get; init; } = [];
 
-    /// <summary>The rest that is on record; null for a plant in growth.</summary>
+    /// <summary>The rest that is on record; null for a plant in growth, and for one that may have woken.</summary>
     public RestState? Rest { get; init; }
+
+    /// <summary>Leaves on what sleeps by the log; null where the log does not contradict itself.</summary>
+    public Astir? Astir { get; init; }
 
     /// <summary>How long each kind of evidence is good for.</summary>
     public Ages Ages => ages ??= Ages.Of(Sheet);

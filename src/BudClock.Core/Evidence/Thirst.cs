@@ -49,7 +49,8 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
         var age = now.Today.DayNumber - sign.On.DayNumber;
         if (age > (sign.Kind == Bulbs ? now.Ages.Bulbs : now.Ages.Limp))
             return new(ThirstKind.Forgotten, sign, null, null);
-        if (now.Levels is { OverWater: true } levels)
+        // A winter rosette has left its tray, wherever it stands.
+        if (now.Levels is { OverWater: true } levels && !(levels.Stands && now.Resting))
             return OverWater(now, sign, levels);
         var wet = now.Wetness;
         if (wet.Felt is { } felt)
@@ -62,7 +63,8 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
         if (wet.DaysSince(now.Today) is not { } days)
             return new(ThirstKind.Unfelt, sign, null, null);
         var watered = $"it was watered {Dates.Ago(wet.LastWater!.On, now.Today)}";
-        if (days <= interval * third || WateredForIt(now, sign, wet.LastWater))
+        var again = days <= interval && WateredForIt(now, sign, wet.LastWater);
+        if ((days <= interval * third || again) && !SoundSince(now, sign))
             return new(ThirstKind.RootAlarm, sign, watered, wet.LastWater.On);
         return new(days >= runOut ? ThirstKind.Thirsty : ThirstKind.Unfelt, sign, watered, wet.LastWater.On);
     }
@@ -86,7 +88,11 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
                 : null;
     }
 
-    /// <summary>It was limp, was watered for it, and is limp again.</summary>
+    /// <summary>Its roots were looked at after the sign, and are alive: what is left to know is the medium.</summary>
+    static bool SoundSince(Situation now, Entry sign) =>
+        now.Roots is { State: RootState.Alive, Rests: { } seen } && (seen.On > sign.On || now.Journal.IsAfter(seen, sign));
+
+    /// <summary>It was limp, was watered for it, and is limp again before it can have dried.</summary>
     static bool WateredForIt(Situation now, Entry sign, Entry water) =>
         now
             .Journal.Of(sign.Kind)

@@ -7,7 +7,7 @@ using BudClock.Core.Notes;
 namespace BudClock.Core.Tests.Situations;
 
 /// <summary>A log and the verdict to be signed: one line of situations.txt.</summary>
-sealed record Situated(string Name, Plant Plant, Surroundings Around, DateOnly On, IReadOnlyList<Wanted> Verdicts, string Why)
+sealed partial record Situated(string Name, Plant Plant, Surroundings Around, DateOnly On, IReadOnlyList<Wanted> Verdicts, string Why)
 {
     public Assessment Assess() => Assessor.Shipped.Assess(Plant, Around, On);
 
@@ -26,6 +26,7 @@ sealed record Situated(string Name, Plant Plant, Surroundings Around, DateOnly O
             Pot = new(12, 12, "plastic"),
             Entries = Log(parts[3], on),
         };
+        plant = plant with { Organs = Organs(parts[3], plant.Entries) };
         var around = new Surroundings(new("Glass", 51.5, 0.7, "Europe/London"));
         var weather = new WeatherFacts(on);
         foreach (var fact in facts.Skip(1))
@@ -93,6 +94,8 @@ sealed record Situated(string Name, Plant Plant, Surroundings Around, DateOnly O
             if (Day(words[0], on) is { } dated)
                 (day, words[0]) = (dated, "");
             var text = words[0].Length == 0 ? words[1] : line;
+            var organ = OrganAt().Match(text);
+            text = OrganAt().Replace(text, "");
             if (words[0].Length > 0)
             {
                 // A comma inside a free text belongs to the entry before it.
@@ -107,7 +110,14 @@ sealed record Situated(string Name, Plant Plant, Surroundings Around, DateOnly O
             if (note.Entries is [{ Kind: var kind }] && kind == EntryKinds.Died)
                 note = NoteReader.Read(note.Questions[0].Answers[0].Text, context);
             Assert.True(note.Complete, $"{line}: {string.Join(" ", note.Unread.Select(u => u.Why))}");
-            entries.AddRange(note.Entries.Select(e => Specimens.At(day.Value, e.Kind, e.Amount, e.Text)));
+            entries.AddRange(
+                note.Entries.Select(e =>
+                    Specimens.At(day.Value, e.Kind, e.Amount, e.Text) with
+                    {
+                        Organ = organ.Success ? organ.Groups["id"].Value : null,
+                    }
+                )
+            );
         }
         return
         [
@@ -116,6 +126,29 @@ sealed record Situated(string Name, Plant Plant, Surroundings Around, DateOnly O
             ),
         ];
     }
+
+    /// <summary>" #g31" is the organ that a line is about, " #g31&lt;g30" one that sprouted from another.</summary>
+    [GeneratedRegex(@"\s#(?<id>\w+)(<(?<parent>\w+))?$")]
+    private static partial Regex OrganAt();
+
+    static IReadOnlyList<Organ> Organs(string log, IReadOnlyList<Entry> entries) =>
+        [
+            .. log.Split(',', StringSplitOptions.TrimEntries)
+                .Select(line => OrganAt().Match(line))
+                .Where(match => match.Success)
+                .GroupBy(match => match.Groups["id"].Value)
+                .Select(group => new Organ(
+                    group.Key,
+                    OrganKind(entries.First(e => e.Organ == group.Key).Kind),
+                    null,
+                    group.Select(match => match.Groups["parent"].Value).FirstOrDefault(parent => parent.Length > 0)
+                )),
+        ];
+
+    static string OrganKind(EntryKind first) =>
+        first == EntryKinds.LeafStarted || first == EntryKinds.LeafSpan ? Organ.Leaf
+        : first == EntryKinds.RootsStarted || first == EntryKinds.RootLength ? Organ.Roots
+        : Organ.Growth;
 
     /// <summary>"06-14" is the last such day up to the day asked about.</summary>
     static DateOnly? Day(string word, DateOnly on)
