@@ -60,7 +60,27 @@ public sealed class PlantJournal
     public IReadOnlyList<Entry> Of(EntryKind kind) => byKind[kind.Index] ?? [];
 
     /// <summary>Entries of some kinds, oldest first.</summary>
-    public IEnumerable<Entry> Of(params EntryKind[] kinds) => kinds.Any(Has) ? entries.Where(e => kinds.Contains(e.Kind)) : [];
+    /// <remarks>Every rule asks for some: those that are there are marked, and the journal is walked once.</remarks>
+    public IReadOnlyList<Entry> Of(params ReadOnlySpan<EntryKind> kinds)
+    {
+        Span<bool> wanted = stackalloc bool[EntryKind.Made];
+        List<Entry>? only = null;
+        var count = 0;
+        foreach (var kind in kinds)
+            if (byKind[kind.Index] is { } same && !wanted[kind.Index])
+            {
+                wanted[kind.Index] = true;
+                only = count == 0 ? same : null;
+                count += same.Count;
+            }
+        if (count == 0 || only is not null)
+            return only ?? [];
+        var found = new List<Entry>(count);
+        foreach (var entry in entries)
+            if (wanted[entry.Kind.Index])
+                found.Add(entry);
+        return found;
+    }
 
     /// <summary>The newest entry of some kinds; null for none.</summary>
     public Entry? Last(params ReadOnlySpan<EntryKind> kinds)

@@ -25,7 +25,9 @@ public sealed class DigestSender(
 ) : BackgroundService
 {
     static readonly TimeSpan Between = TimeSpan.FromMinutes(1);
-    static readonly TimeSpan Patience = TimeSpan.FromSeconds(15);
+
+    /// <summary>How long a mail server may take.</summary>
+    public TimeSpan Patience { get; set; } = TimeSpan.FromSeconds(15);
 
     /// <summary>The name of its client for web notifications.</summary>
     public const string Client = "push";
@@ -36,16 +38,30 @@ public sealed class DigestSender(
     protected override async Task ExecuteAsync(CancellationToken stop)
     {
         using var timer = new PeriodicTimer(Between);
-        while (await timer.WaitForNextTickAsync(stop).ConfigureAwait(false))
-            try
-            {
-                await SendIfDueAsync(stop);
-            }
-            catch (Exception fault) when (fault is not OperationCanceledException)
-            {
-                Log.Warning("The daily digest could not be sent: {Why}", fault.Message);
-                Last = $"Not sent: {fault.Message}";
-            }
+        try
+        {
+            while (await timer.WaitForNextTickAsync(stop).ConfigureAwait(false))
+                await TrySendAsync(stop);
+        }
+        catch (OperationCanceledException) when (stop.IsCancellationRequested)
+        {
+            // the application ends
+        }
+    }
+
+    /// <summary>Sends it where it is due. Whatever a mail server does, silence among it, the application goes on.</summary>
+    public async Task TrySendAsync(CancellationToken stop)
+    {
+        try
+        {
+            await SendIfDueAsync(stop);
+        }
+        catch (Exception fault) when (!stop.IsCancellationRequested)
+        {
+            var why = fault is OperationCanceledException ? $"no answer within {Patience.TotalSeconds:0} seconds" : fault.Message;
+            Log.Warning("The daily digest could not be sent: {Why}", why);
+            Last = $"Not sent: {why}";
+        }
     }
 
     /// <summary>Sends today's digest where its hour has come, it was not sent yet, and anything asks.</summary>

@@ -142,7 +142,7 @@ public sealed class MqttListener(GardenStore store, OutsideSettings settings, Re
                 else
                     intake.NotRead(device, read.Fault!);
             }
-            catch (Exception fault) when (fault is not OperationCanceledException)
+            catch (Exception fault) when (!stop.IsCancellationRequested)
             {
                 Log.Warning(fault, "A message of {Device} could not be kept.", device.Code);
                 intake.NotRead(device, "it could not be written to the disk");

@@ -71,8 +71,22 @@ public class DigestTests
     {
         await using var site = await Site.DemoAsync();
         await SetAsync(site, ("Host", "127.0.0.1"), ("Port", "9"));
-        await Assert.ThrowsAnyAsync<Exception>(() => Sender(site).SendIfDueAsync(Cancel));
+        await Sender(site).TrySendAsync(Cancel);
+        Assert.StartsWith("Not sent: ", Sender(site).Last, StringComparison.Ordinal);
         Assert.Null((await NoticeSettings.ReadAsync(site.Services.GetRequiredService<Data.GardenStore>())).Sent);
+    }
+
+    [Fact]
+    public async Task A_mail_server_that_never_answers_is_said_and_does_not_end_the_application()
+    {
+        await using var site = await Site.DemoAsync();
+        using var silent = new TcpListener(IPAddress.Loopback, 0);
+        silent.Start();
+        await SetAsync(site, ("Host", "127.0.0.1"), ("Port", ((IPEndPoint)silent.LocalEndpoint).Port.ToString()));
+        Sender(site).Patience = TimeSpan.FromMilliseconds(300);
+        await Sender(site).TrySendAsync(Cancel);
+        Assert.StartsWith("Not sent: no answer within", Sender(site).Last, StringComparison.Ordinal);
+        Assert.Equal(HttpStatusCode.OK, (await site.Http.GetAsync("/", Cancel)).StatusCode);
     }
 
     [Theory]
