@@ -53,13 +53,8 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
     /// <summary>Reads whether it sleeps.</summary>
     public static Sleep Read(Situation now)
     {
-        if (now.Astir is { } astir)
-            return new(
-                SleepKind.Perhaps,
-                astir.AsleepSince,
-                $"resting since {Dates.Near(astir.AsleepSince, now.Today)} by the log, though {astir.Words} "
-                    + $"{Dates.Ago(astir.Sign.On, now.Today)}"
-            );
+        if (now.Astir is { AsleepSince: var fallen })
+            return new(SleepKind.Perhaps, fallen, $"by the log it rests since {Dates.Near(fallen, now.Today)}");
         if (now.Rest is { } rest)
             return new(SleepKind.Resting, rest.Since, $"resting since {Dates.Near(rest.Since, now.Today)}");
         if (now.DryRest.Asleep)

@@ -1,4 +1,5 @@
 using BudClock.Core.Advising.Resting;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Guarding;
@@ -25,7 +26,9 @@ public sealed class RestGuard : IGuard
         var sleep = now.Sleep;
         if (sleep.Kind is SleepKind.None)
             return null;
-        var evidence = new Condition("leaf, growth or root", null, new("seen"), null, false, sleep.Since);
+        var evidence = now.Astir is { } astir
+            ? new Condition(astir.Words, new("on record"), new("leafless"), null, false, astir.Sign.On)
+            : new Condition("leaf, growth or root", null, new("seen"), null, false, sleep.Since);
         if (care is Care.Feed or Care.Mist)
             return new(Verdict.Hold, sleep.Rests, "no feed. It is woken first and fed then, never before.", evidence);
         if (ArumRestAdviser.WateredOn(now))
@@ -37,7 +40,9 @@ public sealed class RestGuard : IGuard
             _ => new(
                 Verdict.Look,
                 sleep.Missing is { } missing ? $"{sleep.Rests}, and {missing}" : sleep.Rests,
-                "is it leafless? Then no water until it shows that it wakes. In leaf, water as usual and write the leaf down.",
+                now.Astir is not null && now.Sheet.Is(Traits.DryRest)
+                    ? "no water before its new growth was found and the roots of it measured."
+                    : "is it leafless? Then no water until it shows that it wakes. In leaf, water as usual and write the leaf down.",
                 evidence
             ),
         };
