@@ -11,7 +11,8 @@ public sealed class SimulatedSky(SimulatedWeather weather, GardenDays calendar)
     const int HoursBetween = 3;
     const int HalfAYear = 182;
 
-    static readonly SimulatedPlace Cellar = new(6.5, 8.5, 60, 1, 0.1, 0);
+    /// <summary>Places that are unlike others of their setting, by their code: a cellar is a store, and a cool one.</summary>
+    static readonly Dictionary<string, SimulatedPlace> Apart = new() { ["cellar"] = new(6.5, 8.5, 60, 1, 0.1, 0) };
 
     /// <summary>So much of the light of a bright place there is, by the setting (assumed).</summary>
     static double LightOf(Place place) =>
@@ -25,11 +26,8 @@ public sealed class SimulatedSky(SimulatedWeather weather, GardenDays calendar)
 
     DateTimeOffset North(DateTimeOffset at) => calendar.Garden.Southern ? at.AddDays(HalfAYear) : at;
 
-    /// <summary>What kind of place it is; a store whose code says cellar is a cool one.</summary>
     static SimulatedPlace? Kind(Place place) =>
-        place.Code == "cellar" ? Cellar
-        : place.Setting is null ? null
-        : SimulatedPlace.Kinds.GetValueOrDefault(place.Setting);
+        Apart.GetValueOrDefault(place.Code) ?? (place.Setting is { } setting ? SimulatedPlace.Kinds.GetValueOrDefault(setting) : null);
 
     /// <summary>The readings of a day at a place; none at a place of no known setting.</summary>
     public IEnumerable<ClimateReading> Readings(Place place, DateOnly day, string? device = null)
