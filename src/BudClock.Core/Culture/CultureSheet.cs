@@ -40,6 +40,12 @@ public sealed record CultureSheet(
     /// <summary>Words for a medium it must not stay in when it arrives (rule F2), in lower case.</summary>
     public IReadOnlyList<string> WrongMedia { get; init; } = [];
 
+    /// <summary>The school of a name, whichever question it answers; null where the sheet knows none such.</summary>
+    public School? School(string? name) =>
+        name is null
+            ? null
+            : Schools.Values.Select(question => question.Answers.GetValueOrDefault(name)).FirstOrDefault(answer => answer is not null);
+
     /// <summary>The name of a sheet whose rules, schools and year hold where this one gives none; null for none but the general.</summary>
     public string? Like { get; init; }
 

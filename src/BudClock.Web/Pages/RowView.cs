@@ -46,6 +46,14 @@ public sealed record AdviceView(Assessment Plant, bool SkipMainReason);
 /// <summary>Words for topics and verdicts.</summary>
 public static class Say
 {
+    public static string Cover(string cover) =>
+        cover switch
+        {
+            "open" => "open sky",
+            "rain" => "cover from rain",
+            _ => "cover from rain and wind",
+        };
+
     public static string Topic(string topic) =>
         topic switch
         {

@@ -34,7 +34,7 @@ public class RecordTests
         using var again = new Chromium(later.Address).Open("/");
         again.Sees("#row-CER-01 .reason", "Flagged 10 days ago: has the top filled in?");
         again.Open("/plants/CER-01/look");
-        again.Sees(".before-now", "Growth room side58 cm 18 May");
+        again.Sees(".before-now", "Growth room side 58 cm 18 May");
         again.Find(".before-now input.number").SendKeys("61");
         again.Click("#answer-better");
         again.Click("form button.btn-ink");

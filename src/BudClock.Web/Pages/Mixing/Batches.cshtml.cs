@@ -15,6 +15,13 @@ public sealed class BatchesModel(TodaysGarden glasshouse, Logbook logbook) : Mix
     /// <summary>How many plants got a batch.</summary>
     public int Given(Batch batch) => (given ??= Count()).GetValueOrDefault(batch.Code);
 
+    /// <summary>What was found of a batch, and when it was thrown away.</summary>
+    public string CameOf(Batch batch) =>
+        string.Join(
+            "; ",
+            new[] { batch.Found, batch.ThrownAway is { } thrown ? $"thrown away {Dates.Near(thrown, Today.Day)}" : null }.OfType<string>()
+        );
+
     Dictionary<string, int> Count() =>
         Today
             .Plants.SelectMany(plant => plant.Plant.Entries.Where(e => e.Mix is not null && !e.Struck).Select(e => e.Mix!).Distinct())

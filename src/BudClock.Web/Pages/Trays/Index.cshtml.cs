@@ -1,3 +1,4 @@
+using BudClock.Core.Advising;
 using BudClock.Core.Advising.Vessels;
 using BudClock.Data;
 using Microsoft.AspNetCore.Mvc;
@@ -22,6 +23,12 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook) : Garde
     public List<string> Tags { get; set; } = [];
 
     public SharedVessel? Shared { get; private set; }
+
+    /// <summary>Plants that can be said to stand in it: those of its place, and those that are in it.</summary>
+    public IEnumerable<Assessment> MayStandThere =>
+        Today.Plants.Where(plant =>
+            !plant.Gone && (Shared?.Vessel.Place is not { } place || plant.Plant.Place == place || Shared.Plants.Contains(plant))
+        );
 
     public string? Fault { get; private set; }
 
