@@ -11,7 +11,7 @@ namespace BudClock.Core.Tests.Advising;
 /// </summary>
 public class HalfWrittenTests
 {
-    static readonly int Cases = Mutating ? 300 : 12_000;
+    static readonly int Cases = Mutating ? 300 : 6_000;
     static readonly DateOnly Asleep = new(2030, 11, 8);
 
     static readonly string[] Taxa =

@@ -14,7 +14,7 @@ namespace BudClock.Core.Tests.Advising;
 /// </summary>
 public class NeverTests
 {
-    static readonly int Cases = Mutating ? 480 : 25_000;
+    static readonly int Cases = Mutating ? 480 : 12_000;
     static readonly int Few = Mutating ? 60 : 2000;
 
     static readonly HashSet<string> BogSheets = ["sundew", "seasonal-butterwort", "temperate-bog"];
