@@ -1,4 +1,5 @@
 using BudClock.Core.Evidence;
+using static BudClock.Core.Advising.Sentence;
 
 namespace BudClock.Core.Advising;
 
@@ -86,6 +87,4 @@ public static class Guards
             Reason = $"{proposal.Reason} {Capital(stops[0].Stop.Words)}: {stops[0].Stop.Then}",
             Conditions = [.. proposal.Conditions, .. stops.SelectMany(stop => stop.Stop.Evidence)],
         };
-
-    static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 }

@@ -1,6 +1,7 @@
 using BudClock.Core.Climate;
 using BudClock.Core.Evidence;
 using BudClock.Core.Programmes;
+using static BudClock.Core.Advising.Sentence;
 
 namespace BudClock.Core.Advising.Blooming;
 
@@ -237,6 +238,4 @@ public sealed class ProgrammeAdviser : IAdviser
             reason,
             [new(at.Step.Measure.Words, new(at.Count), new(at.Step.Measure.Need), null, at.Count >= at.Step.Measure.Need, at.From)]
         );
-
-    static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 }

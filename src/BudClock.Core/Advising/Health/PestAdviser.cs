@@ -1,5 +1,5 @@
-using System.Globalization;
 using BudClock.Core.Evidence;
+using static BudClock.Core.Advising.Sentence;
 
 namespace BudClock.Core.Advising.Health;
 
@@ -92,6 +92,4 @@ public sealed class PestAdviser : IAdviser
         {
             LoggedAs = EntryKinds.Pest,
         };
-
-    static string Capital(string words) => char.ToUpper(words[0], CultureInfo.InvariantCulture) + words[1..];
 }

@@ -1,5 +1,5 @@
-using System.Globalization;
 using BudClock.Core.Evidence;
+using static BudClock.Core.Advising.Sentence;
 
 namespace BudClock.Core.Advising.Health;
 
@@ -90,6 +90,4 @@ public sealed class RootAlarmAdviser : IAdviser
             ]
         );
     }
-
-    static string Capital(string words) => char.ToUpper(words[0], CultureInfo.InvariantCulture) + words[1..];
 }

@@ -30,8 +30,8 @@ public sealed class RootlessAdviser : IAdviser
             Verdict.Look,
             now.Today,
             none
-                ? $"No live root {Dates.Ago(seen.On, now.Today)}, and nobody looked since: look for new roots, gently, and count them. None: "
-                    + "humid air on, no water in the pot. A few: a little water."
+                ? $"No live root {Dates.Ago(seen.On, now.Today)}, and nobody looked since: look for new roots, gently, and count them. "
+                    + "None: humid air on, no water in the pot. A few: a little water."
                 : $"Few roots {Dates.Ago(seen.On, now.Today)}, and nobody counted since: count them, and it may drink as before.",
             [Condition.Known("live roots", new(none ? "none" : "few"), null, seen.On)]
         )

@@ -1,5 +1,5 @@
-using System.Globalization;
 using BudClock.Core.Evidence;
+using static BudClock.Core.Advising.Sentence;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Advising.Health;
@@ -92,6 +92,4 @@ public sealed class RotAdviser : IAdviser
             LoggedAs = rot.Sign.Kind == Tuber ? Tuber : Base,
         };
     }
-
-    static string Capital(string words) => char.ToUpper(words[0], CultureInfo.InvariantCulture) + words[1..];
 }

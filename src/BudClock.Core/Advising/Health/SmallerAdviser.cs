@@ -8,7 +8,7 @@ namespace BudClock.Core.Advising.Health;
 /// Rules G1, G2 and K5: a growth or leaf that came smaller than the one before is told with what the log holds against it, and with what
 /// to do, which may be nothing.
 /// </summary>
-/// <remarks>It never asks for more feed or another pot: what is smaller is seldom hungry, and what is disturbed comes smaller again.</remarks>
+/// <remarks>It never asks for more feed or another pot: what is smaller is seldom hungry, what is disturbed comes smaller again.</remarks>
 public sealed class SmallerAdviser : IAdviser
 {
     /// <summary>It is news for so long after it was done; then the next one is what matters.</summary>

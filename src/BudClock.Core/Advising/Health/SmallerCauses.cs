@@ -106,11 +106,13 @@ static class SmallerCauses
             ? new(
                 "dry while it grew",
                 newest.On,
-                $"it was dry while it grew: {string.Join(", ", signs.Select(e => $"{e.Kind.Words.ToLowerInvariant()} {e.Text} {On(now, e.On)}"))}",
+                $"it was dry while it grew: {string.Join(", ", signs.Select(Told))}",
                 "Water the next one before it asks twice.",
                 false
             )
             : null;
+
+        string Told(Entry sign) => $"{sign.Kind.Words.ToLowerInvariant()} {sign.Text} {On(now, sign.On)}";
     }
 
     static bool WetBeside(Situation now, Entry sign) =>

@@ -1,5 +1,6 @@
 using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
+using static BudClock.Core.Advising.Sentence;
 
 namespace BudClock.Core.Advising.Resting;
 
@@ -32,6 +33,4 @@ public sealed class AstirAdviser : IAdviser
             [Condition.Known(astir.Sign.Kind.Words.ToLowerInvariant(), new(astir.Sign.Text ?? "seen"), null, astir.Sign.On)]
         );
     }
-
-    static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 }

@@ -2,7 +2,7 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Resting;
 
-/// <summary>Rules W1 and V2: bulbs that shrivel through a dry rest are felt; a long rest and rot look alike, and neither is soaked.</summary>
+/// <summary>Rules W1 and V2: bulbs that shrivel through a dry rest are felt: a long rest and rot look alike, neither is soaked.</summary>
 public sealed class ShrivelledAtRestAdviser : IAdviser
 {
     /// <inheritdoc/>

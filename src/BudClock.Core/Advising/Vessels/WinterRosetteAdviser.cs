@@ -69,6 +69,7 @@ public sealed class WinterRosetteAdviser : IAdviser
         var limp = now.Thirst.Kind is ThirstKind.Thirsty or ThirstKind.Unfelt;
         if (now.Thirst.Kind is ThirstKind.Thirsty && now.Wetness.IsDry)
             return Thirsty(now, since, seen);
+        var why = limp ? $"{now.Thirst.Words} {Dates.Ago(now.Thirst.Sign!.On, now.Today)}" : Unsprinkled(now, last, turn);
         return limp || now.Today > last.AddDays(Forgotten * days)
             ? new(
                 Topics.Water,
@@ -76,8 +77,7 @@ public sealed class WinterRosetteAdviser : IAdviser
                 Care.WetLightly,
                 Verdict.Look,
                 now.Today,
-                $"{since}, {(limp ? $"{now.Thirst.Words} {Dates.Ago(now.Thirst.Sign!.On, now.Today)}" : Unsprinkled(now, last, turn))}: feel "
-                    + "it. Where it is dry through, a light sprinkle over the rosette; damp, nothing.",
+                $"{since}, {why}: feel it. Where it is dry through, a light sprinkle over the rosette; damp, nothing.",
                 [seen, Condition.Known("last sprinkle", new("on record"), null, last)]
             )
             {

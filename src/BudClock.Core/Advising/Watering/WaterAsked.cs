@@ -1,5 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Evidence;
+using static BudClock.Core.Advising.Sentence;
 
 namespace BudClock.Core.Advising.Watering;
 
@@ -158,6 +159,4 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
                 ? "1 day"
                 : $"{b} days"
             : string.Create(CultureInfo.InvariantCulture, $"{Math.Max(1, a)}–{b} days");
-
-    static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 }
