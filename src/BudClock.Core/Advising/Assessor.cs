@@ -100,7 +100,7 @@ public sealed class Assessor
         foreach (var adviser in Advisers.All)
             if (now.Sheet.Rule(adviser.Rule) is not null)
                 proposals.AddRange(adviser.Advise(now));
-        return Judgement.InOrder(FeedGoesWithWater.In(Judgement.Settle(Guards.Over(now, proposals)), now.Today));
+        return Judgement.InOrder(GoesWithWater.In(Judgement.Settle(Guards.Over(now, proposals)), now.Today));
     }
 
     static Advice CannotSay(Exception fault, DateOnly today) =>

@@ -104,19 +104,36 @@ public enum Care
     LeaveAlone,
 }
 
+/// <summary>What an act of care does to a plant. One act can do several things.</summary>
+[Flags]
+public enum Effects
+{
+    /// <summary>None of these.</summary>
+    None = 0,
+
+    /// <summary>Water comes into the pot.</summary>
+    WetsPot = 1,
+
+    /// <summary>Leaves or crown get wet.</summary>
+    WetsLeaf = 2,
+
+    /// <summary>It brings feed.</summary>
+    Feeds = 4,
+}
+
 /// <summary>What follows from an act of care.</summary>
 /// <param name="Name">The name in the open format: "give-water".</param>
 /// <param name="Question">What it answers: acts of one question exclude each other, those of different questions stand side by
 /// side.</param>
 /// <param name="LoggedAs">The entry that it is usually logged as; null for none.</param>
-/// <param name="WetsPot">It puts water into the pot.</param>
+/// <param name="Does">What it does to the plant, whatever it is called: guards ask for this.</param>
 /// <param name="FromBottle">It is given from a bottle of the mixing shelf.</param>
 /// <param name="ForSitter">It can be left to somebody who does not know the plants.</param>
 public sealed record CareFacts(
     string Name,
     string Question,
     EntryKind? LoggedAs = null,
-    bool WetsPot = false,
+    Effects Does = Effects.None,
     bool FromBottle = false,
     bool ForSitter = false
 );
@@ -129,16 +146,16 @@ public static class Cares
 
     static readonly Dictionary<Care, CareFacts> Table = new()
     {
-        [Care.GiveWater] = new("give-water", Water, EntryKinds.Watered, WetsPot: true, FromBottle: true, ForSitter: true),
-        [Care.WetLightly] = new("wet-lightly", Water, EntryKinds.Watered, WetsPot: true),
-        [Care.TopUp] = new("top-up", Water, EntryKinds.ToppedUp, WetsPot: true, FromBottle: true, ForSitter: true),
-        [Care.FillTray] = new("fill-tray", Water, EntryKinds.Tray, WetsPot: true, FromBottle: true, ForSitter: true),
+        [Care.GiveWater] = new("give-water", Water, EntryKinds.Watered, Effects.WetsPot, FromBottle: true, ForSitter: true),
+        [Care.WetLightly] = new("wet-lightly", Water, EntryKinds.Watered, Effects.WetsPot | Effects.WetsLeaf),
+        [Care.TopUp] = new("top-up", Water, EntryKinds.ToppedUp, Effects.WetsPot, FromBottle: true, ForSitter: true),
+        [Care.FillTray] = new("fill-tray", Water, EntryKinds.Tray, Effects.WetsPot, FromBottle: true, ForSitter: true),
         [Care.TakeWaterAway] = new("take-water-away", "drain", EntryKinds.Tray),
         [Care.TakeOut] = new("take-out", "vessel", EntryKinds.Moved),
         [Care.PutBack] = new("put-back", "vessel", EntryKinds.Tray),
-        [Care.Flush] = new("flush", "salts", EntryKinds.Rinsed, WetsPot: true),
-        [Care.Feed] = new("feed", FeedIt, EntryKinds.Fed, FromBottle: true),
-        [Care.Mist] = new("mist", FeedIt, EntryKinds.Fed, FromBottle: true),
+        [Care.Flush] = new("flush", "salts", EntryKinds.Rinsed, Effects.WetsPot),
+        [Care.Feed] = new("feed", FeedIt, EntryKinds.Fed, Effects.Feeds, FromBottle: true),
+        [Care.Mist] = new("mist", FeedIt, EntryKinds.Fed, Effects.Feeds | Effects.WetsLeaf, FromBottle: true),
         [Care.Humidify] = new("humidify", "air"),
         [Care.Repot] = new("repot", "repot", EntryKinds.Repotted),
         [Care.Divide] = new("divide", "divide", EntryKinds.Divided),
@@ -154,7 +171,7 @@ public static class Cares
         [Care.Turn] = new("turn", "turn", EntryKinds.Turned),
         [Care.CutOut] = new("cut-out", "rot", EntryKinds.Treated),
         [Care.Treat] = new("treat", "pests", EntryKinds.Treated),
-        [Care.Rinse] = new("rinse", "rinse", EntryKinds.Rinsed),
+        [Care.Rinse] = new("rinse", "rinse", EntryKinds.Rinsed, Effects.WetsLeaf),
         [Care.LookAtRoots] = new("look-at-roots", "roots"),
         [Care.Feel] = new("feel", "feel"),
         [Care.Look] = new("look", "look"),
@@ -167,6 +184,18 @@ public static class Cares
     /// <summary>What follows from an act of care.</summary>
     public static CareFacts Facts(this Care care) => Table[care];
 
-    /// <summary>Water into the pot, in whatever way: the acts that guards on water stand before.</summary>
-    public static bool GivesWater(this Care care) => care is Care.GiveWater or Care.WetLightly or Care.TopUp or Care.FillTray;
+    /// <summary>It answers whether the plant is watered. A flush wets as much, and answers another question.</summary>
+    public static bool GivesWater(this Care care) => Table[care].Question == Water;
+
+    /// <summary>Water comes into the pot by it, in whatever way: what guards on water stand before.</summary>
+    public static bool WetsPot(this Care care) => Table[care].Does.HasFlag(Effects.WetsPot);
+
+    /// <summary>Leaves or crown are wet after it.</summary>
+    public static bool WetsLeaf(this Care care) => Table[care].Does.HasFlag(Effects.WetsLeaf);
+
+    /// <summary>It brings feed, to the roots or onto the leaf.</summary>
+    public static bool Feeds(this Care care) => Table[care].Does.HasFlag(Effects.Feeds);
+
+    /// <summary>The pot is wet through after it: more than the light wetting that rest and cold allow, and no standing level.</summary>
+    public static bool Drenches(this Care care) => care.WetsPot() && care is not (Care.WetLightly or Care.FillTray or Care.TopUp);
 }

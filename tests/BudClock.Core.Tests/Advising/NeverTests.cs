@@ -29,6 +29,10 @@ public class NeverTests
     ];
     static readonly string[] Waters = ["give-water", "wet-lightly", "top-up", "fill-tray"];
 
+    /// <summary>Whatever wets the pot, and whatever brings feed, by the names in the open format.</summary>
+    static readonly string[] Wets = [.. Waters, "flush"];
+    static readonly string[] Feeds = ["feed", "mist"];
+
     /// <summary>One sweep over many journals: each is asked every question, so that a danger is not met by chance alone.</summary>
     [Fact]
     public void Water_and_feed_are_never_ordered_against_what_was_written_down()
@@ -40,7 +44,7 @@ public class NeverTests
                 var (plant, night) = pair;
                 var raw = new Raw(plant, night);
                 var said = Assess(plant, night);
-                var (water, feed) = (Does(said, Waters), Does(said, ["feed"]));
+                var (water, feed) = (Does(said, Wets), Does(said, Feeds));
                 Check(0, raw.FeltWet && !raw.Bog && !raw.OverReservoir, "water within two days of a felt wet or damp medium", water);
                 Check(1, raw.Rot, "water or feed with rot that nobody cleared", water || feed);
                 Check(2, raw.NoRoots && !raw.Young, "water without a live root", water);
@@ -48,7 +52,7 @@ public class NeverTests
                 Check(4, night < raw.FeedC, "feed in cold nights", feed);
                 Check(5, raw.DaysHere < 28, "feed for a newcomer", feed);
                 Check(6, raw.Rests, "feed at rest", feed);
-                Assert.False(feed && raw.Carnivore, Shown("feed in the medium of a carnivore"));
+                Assert.False(Does(said, ["feed"]) && raw.Carnivore, Shown("feed in the medium of a carnivore"));
 
                 void Check(int which, bool danger, string what, bool done)
                 {
@@ -87,7 +91,7 @@ public class NeverTests
             {
                 var said = Assess(plant, 18);
                 Assert.False(
-                    Does(said, ["feed"]) && said.Advice.Any(a => a.Care.GivesWater()) && !Does(said, Waters),
+                    Does(said, ["feed"]) && said.Advice.Any(a => Waters.Contains(a.Care.Facts().Name)) && !Does(said, Waters),
                     AdviceJson.Write(said)
                 );
             },

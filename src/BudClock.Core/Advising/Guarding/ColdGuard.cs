@@ -13,7 +13,8 @@ public sealed class ColdGuard : IGuard
     public string Name => "cold";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care is Care.GiveWater or Care.TopUp or Care.Feed or Care.Mist or Care.Wake or Care.PutBack;
+    public bool StandsBefore(Care care) => 
+        care.Drenches() || care.Feeds() || care is Care.TopUp or Care.Wake or Care.PutBack;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
@@ -23,7 +24,7 @@ public sealed class ColdGuard : IGuard
             return null;
         var words = string.Create(CultureInfo.InvariantCulture, $"a night was down to {temper.Night!.Value:0.#} °C");
         var condition = Condition.AtLeast("coolest night", temper.Night, temper.FeedC, "°C");
-        return care is Care.Feed or Care.Mist
+        return care.Feeds()
             ? new(
                 Verdict.Hold,
                 words,

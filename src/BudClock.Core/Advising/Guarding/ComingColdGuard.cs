@@ -23,7 +23,7 @@ public sealed class ComingColdGuard : IGuard
     public int Order => 2;
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care is Care.GiveWater or Care.Feed or Care.Mist or Care.Wake;
+    public bool StandsBefore(Care care) => care.Drenches() || care.Feeds() || care is Care.Wake;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
@@ -33,7 +33,7 @@ public sealed class ComingColdGuard : IGuard
             return null;
         var words = $"a night of {Degrees.Of(cold)} is forecast for {Dates.Short(first.On)}";
         var condition = new Condition("forecast night", new(cold), new(temper.FeedC), "°C", false, first.On);
-        if (care is Care.GiveWater && !now.DryRest.Waking)
+        if (care.Drenches() && !now.DryRest.Waking)
             return first.On < now.Today.AddDays(Near)
                 ? new(
                     Verdict.Look,
@@ -43,7 +43,7 @@ public sealed class ComingColdGuard : IGuard
                 )
                 : null;
         // One night that is only cool is no cold spell; whoever soaks or plants today is told of it.
-        if (care is Care.GiveWater or Care.Wake && !temper.ColdSpellAhead)
+        if ((care.Drenches() || care is Care.Wake) && !temper.ColdSpellAhead)
             return null;
         var after = last.On.AddDays(1);
         return new(

@@ -13,7 +13,7 @@ public sealed class CoverPotGuard : IGuard
     public string Name => "cover pot";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.GivesWater() || care is Care.Feed;
+    public bool StandsBefore(Care care) => care.WetsPot() || care.Feeds();
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>

@@ -13,7 +13,7 @@ public sealed class DangerGuard : IGuard
     public string Name => "danger";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.GivesWater() || care is Care.Wake or Care.PutBack or Care.Flush;
+    public bool StandsBefore(Care care) => care.WetsPot() || care is Care.Wake or Care.PutBack;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>

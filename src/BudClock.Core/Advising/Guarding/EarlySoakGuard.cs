@@ -14,7 +14,7 @@ public sealed class EarlySoakGuard : IGuard
     public string Name => "early soak";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care is Care.GiveWater or Care.Feed or Care.Mist;
+    public bool StandsBefore(Care care) => care.WetsPot() || care.Feeds();
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>

@@ -13,7 +13,7 @@ public sealed class HeatGuard : IGuard
     public string Name => "heat";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care is Care.Feed or Care.Repot or Care.Divide;
+    public bool StandsBefore(Care care) => care.Feeds() || care is Care.Repot or Care.Divide;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)

@@ -12,20 +12,20 @@ public sealed class NoRootsGuard : IGuard
     public string Name => "no roots";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.GivesWater() || care is Care.Feed;
+    public bool StandsBefore(Care care) => care.WetsPot() || care.Feeds();
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
     {
         var roots = now.Roots;
         if (roots.Unrooted)
-            return care is Care.Feed
-                ? new(Verdict.Hold, "it has no roots of its own yet", "no feed until the first ones show.", Evidence(roots))
+            return care.Feeds() ? new(Verdict.Hold, "it has no roots of its own yet", "no feed until the first ones show.", Evidence(roots))
+                : care is Care.Flush ? new(Verdict.Hold, "it has no roots of its own yet", "damp is enough; no more.", Evidence(roots))
                 : null;
         if (!roots.Dead)
             return null;
         var since = roots.NoneSince is { } day ? $"no live root since {Dates.Near(day, now.Today)}" : "it has no live root";
-        return care is Care.Feed
+        return care.Feeds()
             ? new(Verdict.Hold, since, "feed would only leave salt. Plain water and humid air; roots come first.", Evidence(roots))
             : new(Verdict.Hold, since, "water in the pot cannot be drunk. Keep the air humid around it until roots come.", Evidence(roots));
     }

@@ -13,7 +13,7 @@ public sealed class NotHungerGuard : IGuard
     public string Name => "not hunger";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care is Care.Feed;
+    public bool StandsBefore(Care care) => care.Feeds();
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)

@@ -12,7 +12,7 @@ public sealed class PestGuard : IGuard
     public string Name => "pests";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care is Care.Feed;
+    public bool StandsBefore(Care care) => care.Feeds();
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>

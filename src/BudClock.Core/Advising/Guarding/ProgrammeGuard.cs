@@ -16,8 +16,7 @@ public sealed class ProgrammeGuard : IGuard
     public string Name => "programme";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) =>
-        care is Care.GiveWater or Care.WetLightly or Care.TopUp or Care.FillTray or Care.Feed or Care.Mist or Care.Lighten;
+    public bool StandsBefore(Care care) => care.WetsPot() || care.Feeds() || care is Care.Lighten;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
@@ -25,8 +24,8 @@ public sealed class ProgrammeGuard : IGuard
         if (now.Programme is not { Now: { } at, Rules: { } step } run)
             return null;
         var stop =
-            care.GivesWater() ? Water(now, run, at)
-            : care is Care.Feed or Care.Mist ? Feed(step, at)
+            care.WetsPot() ? Water(now, run, at)
+            : care.Feeds() ? Feed(step, at)
             : Light(step, at);
         return stop is null ? null : stop with { Rule = run.Programme.Rule };
     }

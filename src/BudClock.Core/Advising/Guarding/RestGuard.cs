@@ -18,7 +18,7 @@ public sealed class RestGuard : IGuard
     public string Name => "rest";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care is Care.GiveWater or Care.TopUp or Care.FillTray or Care.Feed or Care.Mist;
+    public bool StandsBefore(Care care) => care.Feeds() || (care.WetsPot() && care is not Care.WetLightly);
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
@@ -29,7 +29,7 @@ public sealed class RestGuard : IGuard
         var evidence = now.Astir is { } astir
             ? new Condition(astir.Words, new("on record"), new("leafless"), null, false, astir.Sign.On)
             : new Condition("leaf, growth or root", null, new("seen"), null, false, sleep.Since);
-        if (care is Care.Feed or Care.Mist)
+        if (care.Feeds())
             return new(Verdict.Hold, sleep.Rests, "no feed. It is woken first and fed then, never before.", evidence);
         if (ArumRestAdviser.WateredOn(now))
             return null;

@@ -14,7 +14,7 @@ public sealed class RootLossGuard : IGuard
     public string Name => "new roots";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care is Care.Feed;
+    public bool StandsBefore(Care care) => care.Feeds();
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)

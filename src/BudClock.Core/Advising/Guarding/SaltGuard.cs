@@ -14,7 +14,7 @@ public sealed class SaltGuard : IGuard
     public string Name => "salts";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care is Care.Feed;
+    public bool StandsBefore(Care care) => care.Feeds();
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>

@@ -15,7 +15,7 @@ public sealed class WetGuard : IGuard
     public string Name => "wet";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care is Care.GiveWater or Care.WetLightly or Care.Feed or Care.Flush;
+    public bool StandsBefore(Care care) => care.Drenches() || care is Care.WetLightly or Care.Feed;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
