@@ -107,6 +107,8 @@ static class Mapping
             Place = place,
             Vessel = row.Vessel,
             Acquired = row.Acquired,
+            AcquiredAbout = RoughDate.Parse(row.AcquiredAbout),
+            PottedAbout = RoughDate.Parse(row.PottedAbout),
             Pot =
                 row.PotDiameterCm is null && row.PotHeightCm is null && row.PotKind is null
                     ? null
@@ -140,6 +142,7 @@ static class Mapping
             plant.Source,
             plant.QuarantineUntil
         );
+        (row.AcquiredAbout, row.PottedAbout) = (plant.AcquiredAbout?.Code, plant.PottedAbout?.Code);
         row.Vessel = plant.Vessel;
         row.Version++;
     }

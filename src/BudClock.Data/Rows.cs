@@ -49,6 +49,10 @@ public sealed class PlantRow : IKeptWhenRemoved
     public PlaceRow? Place { get; set; }
     public string? Vessel { get; set; }
     public DateOnly? Acquired { get; set; }
+
+    /// <summary>A rough date as files carry it: "2018-05".</summary>
+    public string? AcquiredAbout { get; set; }
+    public string? PottedAbout { get; set; }
     public double? PotDiameterCm { get; set; }
     public double? PotHeightCm { get; set; }
     public string? PotKind { get; set; }

@@ -59,6 +59,9 @@ public sealed record Advice(
     /// <summary>The last day of the span that opens at <see cref="Due"/>, where there is one.</summary>
     public DateOnly? Until { get; init; }
 
+    /// <summary>It asks only because its log has nothing yet that it could go by: one word for many plants at once answers it.</summary>
+    public bool Begins { get; init; }
+
     /// <summary>It is ordered or asked about today.</summary>
     public bool Asks => Verdict is not Verdict.Hold;
 

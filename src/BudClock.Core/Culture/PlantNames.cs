@@ -8,17 +8,24 @@ public sealed class PlantNames
     const int PrefixLetters = 4;
     const int SuffixLetters = 5;
 
+    /// <summary>A shorthand of so many letters is no English word, and is read without its full stop too.</summary>
+    const int ClearLabel = 4;
+
     readonly Dictionary<string, string> synonyms;
     readonly Dictionary<string, string> common;
     readonly Dictionary<string, string[]> crosses;
+    readonly Dictionary<string, string> labels;
+    readonly Dictionary<string, DoubtfulGenus> doubtful;
     readonly ILookup<string, string> byBotanical;
 
-    PlantNames(Dictionary<string, string> synonyms, Dictionary<string, string> common, Dictionary<string, string[]> crosses) =>
-        (this.synonyms, this.common, this.crosses, byBotanical) = (
-            synonyms,
-            common,
-            crosses,
-            common.ToLookup(pair => pair.Value, pair => pair.Key, StringComparer.OrdinalIgnoreCase)
+    PlantNames(NamesFile file) =>
+        (synonyms, common, crosses, labels, doubtful, byBotanical) = (
+            file.Synonyms,
+            file.Common,
+            file.Crosses,
+            file.Labels,
+            file.Doubtful,
+            file.Common.ToLookup(pair => pair.Value, pair => pair.Key, StringComparer.OrdinalIgnoreCase)
         );
 
     /// <summary>The names that ship with Bud Clock.</summary>
@@ -45,9 +52,23 @@ public sealed class PlantNames
         var key = name.ToLowerInvariant();
         if ((common.GetValueOrDefault(key) ?? common.GetValueOrDefault(Singular(key)) ?? synonyms.GetValueOrDefault(key)) is { } known)
             return known;
-        var two = string.Join(' ', key.Split(' ').Take(2));
-        return synonyms.GetValueOrDefault(two) ?? name;
+        var words = key.Split(' ');
+        if (synonyms.GetValueOrDefault(string.Join(' ', words.Take(2))) is { } older)
+            return older;
+        if (Meant(words) is not { } genus)
+            return name;
+        return string.Join(' ', name.Split(' ').Skip(1).Prepend(genus));
     }
+
+    /// <summary>The genus behind the shorthand of a label, or behind a name that is commonly used for another; null for none.</summary>
+    string? Meant(string[] words) =>
+        labels.GetValueOrDefault(words[0].TrimEnd('.')) is { } genus && (words[0].EndsWith('.') || (words[0].Length >= ClearLabel && words[0] is not "bulb")) ? genus
+        : words.Length > 1 && doubtful.GetValueOrDefault(words[0]) is { Means: { } other } usual && !usual.Unless.Contains(words[1]) ? other
+        : null;
+
+    /// <summary>What is doubtful about the way of life behind a name, as a sentence; null for nothing.</summary>
+    public string? Doubt(string? written) =>
+        Plain(written).ToLowerInvariant().Split(' ')[0] is var first && doubtful.GetValueOrDefault(first) is { } doubt ? doubt.Why : null;
 
     /// <summary>The common names of a plant: those of its species and those of its genus.</summary>
     public IEnumerable<string> CommonOf(string taxon)
@@ -94,7 +115,7 @@ public sealed class PlantNames
 
     static int SharedEnd(string a, string b) => a.Reverse().Zip(b.Reverse()).TakeWhile(pair => pair.First == pair.Second).Count();
 
-    sealed class File
+    sealed class NamesFile
     {
         /// <summary>An older or other botanical name, to the name in use here.</summary>
         public Dictionary<string, string> Synonyms { get; set; } = [];
@@ -104,6 +125,24 @@ public sealed class PlantNames
 
         /// <summary>A made genus, to the genera it was made of.</summary>
         public Dictionary<string, string[]> Crosses { get; set; } = [];
+
+        /// <summary>The shorthand of a label, to the genus.</summary>
+        public Dictionary<string, string> Labels { get; set; } = [];
+
+        /// <summary>A genus, to what is doubtful about it.</summary>
+        public Dictionary<string, DoubtfulGenus> Doubtful { get; set; } = [];
+    }
+
+    sealed class DoubtfulGenus
+    {
+        /// <summary>The genus that is usually meant, where it is another.</summary>
+        public string? Means { get; set; }
+
+        /// <summary>Species by which the genus itself is meant.</summary>
+        public List<string> Unless { get; set; } = [];
+
+        /// <summary>What to look at, as a sentence.</summary>
+        public string Why { get; set; } = "";
     }
 
     static PlantNames Read()
@@ -112,8 +151,8 @@ public sealed class PlantNames
         var file = new DeserializerBuilder()
             .WithNamingConvention(YamlDotNet.Serialization.NamingConventions.CamelCaseNamingConvention.Instance)
             .Build()
-            .Deserialize<File>(text);
-        return new(file.Synonyms, file.Common, file.Crosses);
+            .Deserialize<NamesFile>(text);
+        return new(file);
     }
 }
 

@@ -171,6 +171,8 @@ public sealed partial class GardenFileReader
             "place",
             "vessel",
             "acquired",
+            "acquiredAbout",
+            "pottedAbout",
             "pot",
             "medium",
             "doubtful",
@@ -199,6 +201,8 @@ public sealed partial class GardenFileReader
             Place = KnownPlace(at, places),
             Vessel = at.Text("vessel"),
             Acquired = at.Date("acquired"),
+            AcquiredAbout = Rough(at, "acquiredAbout"),
+            PottedAbout = Rough(at, "pottedAbout"),
             Pot = Pot(at.Object("pot")),
             Medium = at.Text("medium"),
             Doubtful = at.Flag("doubtful"),
@@ -214,6 +218,17 @@ public sealed partial class GardenFileReader
         Unique(plant.Organs.Select(organ => organ.Id), $"{at.Path}.organs", "id");
         var same = new Dictionary<string, int>();
         return plant with { Entries = [.. at.List("entries").Select((entry, index) => Entry(entry, index, plant, same))] };
+    }
+
+    static RoughDate? Rough(JsonPlace at, string member)
+    {
+        if (at.Text(member) is not { } text)
+            return null;
+        if (RoughDate.Parse(text) is not { } rough)
+            at.Fault(member, $"expected a year, month or season such as 2017, 2018-05 or 2018-spring, got \"{text}\"");
+        else
+            return rough;
+        return null;
     }
 
     static Pot? Pot(JsonPlace? at)

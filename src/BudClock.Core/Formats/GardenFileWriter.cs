@@ -75,6 +75,8 @@ public static partial class GardenFileWriter
         json.Optional("place", plant.Place);
         json.Optional("vessel", plant.Vessel);
         json.Optional("acquired", plant.Acquired);
+        json.Optional("acquiredAbout", plant.AcquiredAbout?.Code);
+        json.Optional("pottedAbout", plant.PottedAbout?.Code);
         if (plant.Pot is { } pot)
             Pot(json, pot);
         json.Optional("medium", plant.Medium);

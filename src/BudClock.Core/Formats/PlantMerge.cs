@@ -39,6 +39,8 @@ static class PlantMerge
         new("its place", p => p.Place, (p, from) => p with { Place = from.Place }),
         new("its tray", p => p.Vessel, (p, from) => p with { Vessel = from.Vessel }),
         new("the day it came", p => p.Acquired, (p, from) => p with { Acquired = from.Acquired }),
+        new("when it came", p => p.AcquiredAbout, (p, from) => p with { AcquiredAbout = from.AcquiredAbout }),
+        new("when it was potted", p => p.PottedAbout, (p, from) => p with { PottedAbout = from.PottedAbout }),
         new("the pot's diameter", p => p.Pot?.DiameterCm, (p, from) => p.With(Facts.PotDiameter, from.Fact(Facts.PotDiameter))),
         new("the pot's height", p => p.Pot?.HeightCm, (p, from) => p.With(Facts.PotHeight, from.Fact(Facts.PotHeight))),
         new("the pot's kind", p => p.Pot?.Kind, (p, from) => p.With(Facts.PotKind, from.Fact(Facts.PotKind))),

@@ -5,6 +5,9 @@ namespace BudClock.Core.Gardens;
 /// <param name="LampHours">Hours a day that lamps burn there; null without lamps.</param>
 public sealed record Place(string Code, string Name, string? Setting = null, double? LampHours = null)
 {
+    /// <summary>Somebody said what it is; of a place that is only a name nothing is concluded, and nothing is sent there.</summary>
+    public bool Described => Setting is not null || Window is not null || Light is not null;
+
     /// <summary>What a place can be.</summary>
     public static readonly IReadOnlyList<string> Settings = ["glasshouse", "indoors", "cold-frame", "outdoors", "store"];
 

@@ -27,6 +27,12 @@ public sealed record Plant
     /// <summary>The day it came; null when not known.</summary>
     public DateOnly? Acquired { get; init; }
 
+    /// <summary>When it came, where no day is known; null where one is, and where nothing is.</summary>
+    public RoughDate? AcquiredAbout { get; init; }
+
+    /// <summary>When it was last potted before its log began, where no day is known; a repot in the log is newer.</summary>
+    public RoughDate? PottedAbout { get; init; }
+
     /// <summary>Its pot; null when not known.</summary>
     public Pot? Pot { get; init; }
 

@@ -56,7 +56,7 @@ public sealed record BringIn(Place From, Place? To, DateOnly? Night, IReadOnlyLi
     static BringIn One(Place from, IReadOnlyList<Assessment> plants, PlaceWeathers weathers)
     {
         var warm = weathers
-            .All.Where(at => at.Place.Code != from.Code && !at.Place.Outdoors)
+            .All.Where(at => at.Place.Code != from.Code && !at.Place.Outdoors && at.Place.Described)
             .Where(at => plants.All(plant => PlaceFit.WarmEnough(plant.Situation, at)))
             .ToList();
         // A few plants tell which of the warm places is best; the whole of a nursery would not tell more.

@@ -33,6 +33,10 @@ public sealed record FitOf(string What, Suits Suits, string Words);
 public sealed record PlaceFit(Place Place, bool Here, IReadOnlyList<FitOf> Things)
 {
     const int Days = 14;
+    const string LightName = "Light";
+
+    /// <summary>The plant rests, and does not look at the light.</summary>
+    public bool Sleeps { get; init; }
 
     /// <summary>The smaller, the better: what it suffers from weighs most, then what is less than good, then what is not known.</summary>
     public int Weight =>
@@ -41,18 +45,25 @@ public sealed record PlaceFit(Place Place, bool Here, IReadOnlyList<FitOf> Thing
             {
                 Suits.Not => 100,
                 Suits.Nearly => 10,
-                Suits.Unknown => 3,
+                // For what is in leaf an unknown light is no light.
+                Suits.Unknown => of.What == LightName && !Sleeps ? 30 : 3,
                 _ => 0,
             }
         );
 
     /// <summary>All places of a garden against one plant's wants, the best first; between equals where it stands, then the walk.</summary>
     public static IReadOnlyList<PlaceFit> Of(Assessment plant, PlaceWeathers weathers) =>
-        [.. weathers.All.Select(one => Of(plant.Situation, one)).OrderBy(fit => fit.Weight).ThenBy(fit => fit.Here ? 0 : 1)];
+        [
+            .. weathers
+                .All.Select(one => Of(plant.Situation, one))
+                .OrderBy(fit => fit.Place.Described || fit.Here ? 0 : 1)
+                .ThenBy(fit => fit.Weight)
+                .ThenBy(fit => fit.Here ? 0 : 1),
+        ];
 
     /// <summary>One place against what a plant wants.</summary>
     public static PlaceFit Of(Situation now, PlaceWeather at) =>
-        new(at.Place, at.Place.Code == now.Plant.Place, [.. Read(now, at).OfType<FitOf>()]);
+        new(at.Place, at.Place.Code == now.Plant.Place, [.. Read(now, at).OfType<FitOf>()]) { Sleeps = now.Resting };
 
     static IEnumerable<FitOf?> Read(Situation now, PlaceWeather at)
     {
@@ -129,7 +140,7 @@ public sealed record PlaceFit(Place Place, bool Here, IReadOnlyList<FitOf> Thing
             : Suits.Not;
         if (now.Resting && (light.Dark || light.Class < wants))
             suits = Suits.Well; // asleep it does not look
-        return new("Light", suits, $"{light.Words}; it wants {wants.Words()}");
+        return new(LightName, suits, $"{light.Words}; it wants {wants.Words()}");
     }
 
     static FitOf? Air(Situation now, PlaceWeather at)

@@ -42,8 +42,13 @@ public sealed record PlaceLight(LightClass? Class, bool Measured, string Words, 
             );
         if (LightWords.Read(place.Light) is { } eye)
             return new(eye, false, $"{eye.Words()}, by eye");
-        if (place.Window == "none")
-            return new(LightClass.Shade, false, "no window", Dark: place.LampHours is not > 0);
+        if (place.Window == "none" || (place is { Setting: "store", Window: null }))
+            return new(
+                LightClass.Shade,
+                false,
+                place.Window is null ? "a store, dark as far as anybody said" : "no window",
+                Dark: place.LampHours is not > 0
+            );
         return Guess(place, today, garden) is { } guess
             ? new(ClassOf(guess.Dli), false, Say($"perhaps {Range(guess)} a day, by its window: not measured"))
             : new(null, false, "not known");

@@ -22,8 +22,8 @@ public sealed record RoundOfDay(
     /// <summary>How many plants have something to do.</summary>
     public int ToDo => AllAsking.Count(a => a.Main!.Verdict is Verdict.Do);
 
-    /// <summary>How many want a look.</summary>
-    public int ToLookAt => AllAsking.Count(a => a.Main!.Verdict is Verdict.Look);
+    /// <summary>How many want a look; the plants of a place that only begin their logs are one look.</summary>
+    public int ToLookAt => AllAsking.Count(a => a.Main!.Verdict is Verdict.Look) + Asking.Count(place => place.Beginners.Count > 0);
 
     /// <summary>Lays out the round of one day; plants that are gone stay off it.</summary>
     public static RoundOfDay Of(IReadOnlyList<Place> places, IEnumerable<Assessment> assessments)
@@ -38,7 +38,8 @@ public sealed record RoundOfDay(
             .Select(group => new PlaceRound(
                 places.FirstOrDefault(p => p.Code == group.Key),
                 [.. group.OrderBy(a => a.Main!.Verdict).ThenBy(a => a.Main!.Care.GivesWater() ? 0 : 1)]
-            ));
+            ))
+            .Select(PlaceRound.WithoutBeginners);
         return new([.. here[Stands.First]], [.. asking], [.. here[Stands.Later]], [.. here[Stands.Held]], [.. here[Stands.Quiet]]);
     }
 
@@ -74,6 +75,19 @@ public sealed record RoundOfDay(
 /// <summary>A place with the plants that ask there; no place is "unplaced".</summary>
 public sealed record PlaceRound(Place? Place, IReadOnlyList<Assessment> Plants)
 {
+    /// <summary>So many plants that only begin their logs are asked about together, fewer by themselves.</summary>
+    const int Several = 3;
+
+    /// <summary>Plants of which nothing is on record yet that water could go by: one word answers for all that are alike.</summary>
+    public IReadOnlyList<Assessment> Beginners { get; init; } = [];
+
+    /// <summary>The place with its beginners apart, where there are several.</summary>
+    internal static PlaceRound WithoutBeginners(PlaceRound place)
+    {
+        var beginners = place.Plants.Where(plant => plant.Main is { Begins: true }).ToList();
+        return beginners.Count < Several ? place : place with { Plants = [.. place.Plants.Except(beginners)], Beginners = beginners };
+    }
+
     /// <summary>Tags of the plants that want the same plain watering now: one tap logs it for all.</summary>
     public IReadOnlyList<string> Watering =>
         [

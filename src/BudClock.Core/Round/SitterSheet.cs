@@ -85,6 +85,7 @@ public sealed record SitterSheet(DateOnly From, DateOnly To, IReadOnlyList<Sitte
         now.Rot is { Open: true } ? "ill, no water"
         : now.Thirst.Kind is ThirstKind.RootAlarm ? "its roots are in question, no water"
         : now.Roots.Dead || now.Roots.Unrooted ? "has no roots, no water"
+        : now is { Resting: false, Sleep.Kind: SleepKind.Perhaps } ? "in leaf or asleep? nobody wrote it down; decide before you go"
         : now.Resting || now.Sleep.Kind is not SleepKind.None ? "rests, no water"
         : now.DryRest.Waking ? "waits dry for its first water"
         : now.Temper.Danger || now.Temper.Cold ? "stands cold, no water"

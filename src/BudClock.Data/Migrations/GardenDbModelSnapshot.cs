@@ -610,6 +610,9 @@ namespace BudClock.Data.Migrations
                     b.Property<DateOnly?>("Acquired")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("AcquiredAbout")
+                        .HasColumnType("TEXT");
+
                     b.Property<bool>("Doubtful")
                         .HasColumnType("INTEGER");
 
@@ -639,6 +642,9 @@ namespace BudClock.Data.Migrations
                         .HasColumnType("REAL");
 
                     b.Property<string>("PotKind")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("PottedAbout")
                         .HasColumnType("TEXT");
 
                     b.Property<DateOnly?>("QuarantineUntil")

@@ -21,6 +21,8 @@ public sealed class Doors(RequestDelegate next)
         headers["Permissions-Policy"] = "camera=(), geolocation=(), microphone=(), payment=(), usb=()";
         context.Response.OnStarting(() =>
         {
+            // One address is answered by a page or by a piece of it: what is kept of one never stands for the other.
+            headers.Append("Vary", "HX-Request, HX-History-Restore-Request");
             if (headers.CacheControl.Count == 0)
                 headers.CacheControl = IsFileOfOurs(context.Request.Path) ? "no-cache" : "no-store";
             return Task.CompletedTask;

@@ -3,7 +3,7 @@ namespace BudClock.Web.Incoming;
 /// <summary>Texts that were read and shown, and wait to be taken in, so that no page carries them to and fro.</summary>
 public sealed class WaitingTexts
 {
-    const int Most = 3;
+    const int Most = 8;
 
     readonly Lock gate = new();
     readonly List<(Guid Id, string Text)> waiting = [];
@@ -19,6 +19,14 @@ public sealed class WaitingTexts
             waiting.Add((id, text));
         }
         return id;
+    }
+
+    /// <summary>Another text under an id that is kept; where it is not kept any more, nothing.</summary>
+    public void Put(Guid id, string text)
+    {
+        lock (gate)
+            if (waiting.FindIndex(one => one.Id == id) is >= 0 and var at)
+                waiting[at] = (id, text);
     }
 
     /// <summary>A text that waits; null once others came after it.</summary>

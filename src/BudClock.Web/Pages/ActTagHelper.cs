@@ -1,3 +1,5 @@
+using Microsoft.AspNetCore.Mvc.Rendering;
+using Microsoft.AspNetCore.Mvc.ViewFeatures;
 using Microsoft.AspNetCore.Razor.TagHelpers;
 
 namespace BudClock.Web.Pages;
@@ -6,10 +8,19 @@ namespace BudClock.Web.Pages;
 [HtmlTargetElement("form", Attributes = "[method=post]")]
 public sealed class ActTagHelper : TagHelper
 {
+    /// <summary>Where the form stands.</summary>
+    [ViewContext, HtmlAttributeNotBound]
+    public ViewContext View { get; set; } = null!;
+
     /// <summary>The field's name.</summary>
     public const string Field = "act";
 
     /// <inheritdoc/>
-    public override void Process(TagHelperContext context, TagHelperOutput output) =>
+    public override void Process(TagHelperContext context, TagHelperOutput output)
+    {
+        // The page is the answer to a form: what it shows was just typed.
+        if (HttpMethods.IsPost(View.HttpContext.Request.Method))
+            output.Attributes.Add(new("data-posted"));
         output.PostContent.AppendHtml($"<input type=\"hidden\" name=\"{Field}\" value=\"{Guid.NewGuid()}\" />");
+    }
 }

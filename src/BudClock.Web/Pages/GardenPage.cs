@@ -17,7 +17,8 @@ public abstract class GardenPage(TodaysGarden glasshouse) : PageModel
     [BindProperty(Name = ActTagHelper.Field)]
     public Guid? Act { get; set; }
 
-    protected bool IsHtmx => Request.IsHtmx();
+    /// <summary>A fragment is asked for. Whoever comes back to a page gets the whole of it.</summary>
+    protected bool IsHtmx => Request.IsHtmx() && !Request.Headers.ContainsKey(HtmxRequestHeaders.Keys.HistoryRestoreRequest);
 
     public override async Task OnPageHandlerExecutionAsync(PageHandlerExecutingContext context, PageHandlerExecutionDelegate next)
     {

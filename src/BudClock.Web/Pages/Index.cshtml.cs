@@ -118,6 +118,12 @@ public sealed record RoundView(
     Dictionary<string, int> Count()
     {
         var count = Everywhere.AllAsking.GroupBy(plant => plant.Plant.Place ?? " ").ToDictionary(here => here.Key, here => here.Count());
+        // What is asked of several together is one question.
+        foreach (var place in Everywhere.Asking.Where(place => place.Beginners.Count > 0))
+        {
+            var code = place.Place?.Code ?? " ";
+            count[code] = count.GetValueOrDefault(code) + 1;
+        }
         count[""] = count.Values.Sum();
         return count;
     }
@@ -142,6 +148,10 @@ public sealed record RoundView(
 
     /// <summary>Plants that have to come in before the same cold, place by place.</summary>
     public IEnumerable<BringIn> BringIns => Today.BringIns.Where(group => Place is null || group.From.Code == Place);
+
+    /// <summary>Places with plants of which nobody has said what they are.</summary>
+    public IReadOnlyList<Place> OnlyNames =>
+        [.. Today.Places.Where(place => !place.Described && Today.Plants.Any(plant => !plant.Gone && plant.Plant.Place == place.Code))];
 
     /// <summary>Devices of which something is to be said.</summary>
     public IReadOnlyList<DeviceState> Troubles { get; init; } = [];

@@ -46,6 +46,24 @@ public sealed record AdviceView(Assessment Plant, bool SkipMainReason);
 /// <summary>Words for topics and verdicts.</summary>
 public static class Say
 {
+    public static string Setting(string setting) =>
+        setting switch
+        {
+            "glasshouse" => "a glasshouse",
+            "indoors" => "a room",
+            "cold-frame" => "a cold frame",
+            "outdoors" => "out of doors",
+            _ => "a store, dark",
+        };
+
+    public static string Window(string window) =>
+        window switch
+        {
+            "none" => "no window: dark",
+            "roof" => "glass above",
+            _ => window,
+        };
+
     public static string Cover(string cover) =>
         cover switch
         {

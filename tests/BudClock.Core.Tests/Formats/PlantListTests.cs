@@ -1,4 +1,4 @@
-using BudClock.Core.Formats;
+using BudClock.Core.Formats.Lists;
 
 namespace BudClock.Core.Tests.Formats;
 
@@ -41,7 +41,7 @@ public class PlantListTests
         Assert.Equal(("L7", "The yellow one", "Lycaste aromatica", "East window"), (plant.Tag, plant.Name, plant.Taxon, plant.Place));
         Assert.Equal(("11 plastic", "bark", "dormant", "20/4/2030"), (plant.Pot, plant.Medium, plant.Stage, plant.Repotted));
         Assert.Empty(plant.Doubts);
-        Assert.Equal(["Price"], read.Left);
+        Assert.Equal(["Price"], read.Columns.Where(column => column.Field == "").Select(column => column.Heading));
     }
 
     [Fact]
@@ -56,12 +56,16 @@ public class PlantListTests
     [InlineData("LYC-01\tLycaste", "LYC-01 is taken.")]
     [InlineData("tag\tname\n!!\tLycaste", "\"!!\" cannot be a tag: letters, digits and hyphens, at most 20, such as LYC-01.")]
     [InlineData("name\tpot\nLycaste\thuge", null)]
-    [InlineData("name\tpot\nLycaste\t900 cm", "\"900 cm\" is no pot, such as 11 cm plastic.")]
-    [InlineData("name\trepotted\nLycaste\tlast spring", "\"last spring\" is no day, such as 2030-04-20.")]
-    [InlineData("name\tstage\nLycaste\tsulking", "What is \"sulking\"? Choose what it is doing now.")]
+    [InlineData("name\tpot\nLycaste\t900 cm", "Pot: \"900 cm\" is not read; it goes into the log as a note.")]
+    [InlineData("name\trepotted\nLycaste\tlast spring", "Last repotted: \"last spring\" is not read; it goes into the log as a note.")]
+    [InlineData("name\trepotted\nLycaste\tspring 2030", "Last repotted: spring 2030, kept as rough as it is.")]
+    [InlineData("name\tstage\nLycaste\tsulking", "Now: \"sulking\" is not read; it goes into the log as a note.")]
+    [InlineData("name\tpot\nLycaste\t3 L", "3 L is a pot of about 17 cm across.")]
+    [InlineData("Dendrobium nobile", "Some dendrobiums keep their leaves and drink all year, others (nobile, kingianum and their kin) want a cool, nearly dry winter.")]
     [InlineData("Frobnicatrix", "No sheet is known for \"Frobnicatrix\": general advice until it is.")]
     public void What_is_doubtful_is_said(string list, string? doubt) =>
-        Assert.Equal(doubt, Read(list).Plants.Single().Doubts.FirstOrDefault());
+        
+        Assert.Equal(doubt, Read(list).Plants.Single() is var plant ? plant.Faults.Concat(plant.Doubts).Concat(plant.Says).FirstOrDefault() : null);
 
     [Fact]
     public void Tags_are_proposed_in_turn_and_none_twice()
@@ -69,29 +73,96 @@ public class PlantListTests
         var plants = Read("Lycaste\nLycaste skinneri\nLYC-03\tLycaste\nLycaste").Plants;
         Assert.Equal(["LYC-02", "LYC-04", "LYC-03", "LYC-05"], plants.Select(p => p.Tag));
         Assert.All(plants, plant => Assert.Empty(plant.Doubts));
-        Assert.Equal("LYC-03 is taken.", Read("LYC-03\tLycaste\nLYC-03\tHoya").Plants[1].Doubts.Single());
+        Assert.Equal("LYC-03 is taken.", Read("LYC-03\tLycaste\nLYC-03\tHoya").Plants[1].Faults.Single());
     }
 
     [Theory]
     [InlineData("4", true, 10.16, null)]
     [InlineData("4 1/2 in clay", false, 11.43, "clay")]
     [InlineData("11", false, 11.0, null)]
-    [InlineData("net pot", false, null, "net pot")]
+    [InlineData("net", false, null, "net")]
+    [InlineData("5½\"", true, 13.97, null)]
+    [InlineData("9x9 cm", false, 9.0, "square")]
+    [InlineData("9 × 9 × 10 cm", false, 9.0, "square")]
+    [InlineData("basket 15 cm", false, 15.0, "basket")]
+    [InlineData("12,5 cm clear", false, 12.5, "clear")]
+    [InlineData("6-inch hanging", false, 15.24, "hanging")]
     public void A_pot_is_read_by_its_words(string words, bool us, double? cm, string? kind)
     {
-        var pot = PlantList.PotOf(words, us)!;
+        var pot = ListPot.Read(words, us)!.Pot;
         Assert.Equal((cm, kind), (pot.DiameterCm, pot.Kind));
     }
 
+    /// <summary>A litre is 1000 cm³; a US gallon 3.785411784 L (NIST Handbook 44). The width that is read holds that much again.</summary>
     [Theory]
-    [InlineData("5/4/2030", true, "2030-05-04")]
-    [InlineData("5/4/2030", false, "2030-04-05")]
-    [InlineData("April 2030", false, "2030-04-01")]
-    [InlineData("2029", false, "2029-01-01")]
-    public void A_day_is_read_as_lists_have_it(string written, bool us, string day) =>
-        Assert.Equal(day, PlantList.DayOf(written, us)!.Value.ToString("yyyy-MM-dd"));
+    [InlineData("3 L", 3.0)]
+    [InlineData("2,5 l", 2.5)]
+    [InlineData("2 gal", 7.57)]
+    [InlineData("1 qt clay", 0.95)]
+    public void A_pot_given_by_its_volume_is_as_wide_as_one_that_holds_it(string words, double litres)
+    {
+        var pot = ListPot.Read(words, true)!;
+        Assert.Equal(litres, pot.Litres!.Value, 0.01);
+        Assert.Equal(litres, pot.Pot.VolumeMl!.Value / 1000, litres * 0.02);
+    }
+
+    [Theory]
+    [InlineData("5/4/2030", true, "2030-05-04", "")]
+    [InlineData("5/4/2030", false, "2030-04-05", "")]
+    [InlineData("24/5/2030", true, "2030-05-24", "")]
+    [InlineData("01.11.21", false, "2021-11-01", "")]
+    [InlineData("April 2030", false, "2030-04", "")]
+    [InlineData("3/2020", false, "2020-03", "")]
+    [InlineData("2029", false, "2029", "")]
+    [InlineData("ca. 2012", false, "2012", "")]
+    [InlineData("Spring 2018", false, "2018-spring", "")]
+    [InlineData("fall '19", true, "2019-autumn", "")]
+    [InlineData("gift 2016", false, "2016", "gift")]
+    [InlineData("bought 12 May 2018 at the show", false, "2018-05-12", "bought at show")]
+    public void A_date_stays_as_rough_as_lists_have_it(string written, bool us, string date, string rest)
+    {
+        var read = ListDate.Read(written, us)!;
+        Assert.Equal((date, rest), (read.Day?.ToString("yyyy-MM-dd") ?? read.About!.Code, read.Rest));
+    }
+
+    [Theory]
+    [InlineData("last spring")]
+    [InlineData("31/2/2030")]
+    [InlineData("some time ago")]
+    [InlineData("3 L")]
+    public void What_is_no_date_is_none(string written) => Assert.Null(ListDate.Read(written, false));
+
+    [Theory]
+    [InlineData("3 x Hoya carnosa", "Hoya carnosa", 3)]
+    [InlineData("3 × Hoya carnosa", "Hoya carnosa", 3)]
+    [InlineData("African violets (3)", "Saintpaulia ionantha", 3)]
+    [InlineData("Hoya carnosa x2", "Hoya carnosa", 2)]
+    [InlineData("2 African violets", "Saintpaulia ionantha", 2)]
+    [InlineData("Laelia x Cattleya", "Laelia x Cattleya", 1)]
+    [InlineData("Hoya carnosa (2019)", "Hoya carnosa", 1)]
+    public void A_count_is_so_many_plants(string line, string taxon, int count)
+    {
+        var plant = Read(line).Plants.Single();
+        Assert.Equal((taxon, count), (plant.Taxon, plant.Count));
+    }
+
+    [Fact]
+    public void Names_side_by_side_are_as_many_plants_and_running_numbers_are_no_tags()
+    {
+        Assert.Equal(["Hoya carnosa", "Cattleya"], Read("Hoya carnosa; Cattleya").Plants.Select(p => p.Taxon));
+        Assert.Equal(["Hoya carnosa", "Clivia", "Lycaste"], Read("1. Hoya carnosa\n2. Clivia\n3. Lycaste").Plants.Select(p => p.Taxon));
+        Assert.Equal("Hippeastrum", Read("Amaryllis, Oma").Plants.Single().Taxon.Split(' ', ',')[0]);
+        Assert.Equal("Amaryllis belladonna", Read("Amaryllis belladonna").Plants.Single().Taxon);
+    }
+
+    [Fact]
+    public void Columns_can_be_taken_for_something_else()
+    {
+        var read = PlantList.Read("a\tb\nsill\tHoya\nporch\tClivia", [], false, ["place", "name"]);
+        Assert.Equal([("sill", "Hoya"), ("porch", "Clivia")], read.Plants.Skip(1).Select(p => (p.Place, p.Taxon)));
+    }
 
     [Fact]
     public void The_example_is_a_list_without_doubts() =>
-        Assert.All(Read(PlantList.Example.Replace("LYC-01", "LYC-09")).Plants, p => Assert.Empty(p.Doubts));
+        Assert.All(Read(PlantList.Example.Replace("LYC-01", "LYC-09")).Plants, p => Assert.Empty(p.Faults));
 }

@@ -61,8 +61,10 @@ public sealed class RepotAdviser : IAdviser
         )
             return new("Roots at the bottom of the pot", Condition.Sign("roots at the bottom of the pot", roots.On), Larger(now));
         var months = now.Sheet.Rule("R1")!["medium"];
+        // A rough date counts from the end of its span: the medium is at least so old.
+        var about = last is null ? now.Plant.PottedAbout : null;
         if (
-            last is not { } repotted
+            (last ?? about?.Latest(now.Around.Garden.Southern)) is not { } repotted
             || now.Today < repotted.AddMonths((int)months)
             || now.Sheet.Is(Traits.PotBound)
             || now.Sheet.Is(Traits.Succulent)
@@ -70,7 +72,7 @@ public sealed class RepotAdviser : IAdviser
             return null;
         var age = ((now.Today.Year - repotted.Year) * 12) + now.Today.Month - repotted.Month;
         return new(
-            $"Its medium is {age} months old",
+            $"Its medium is {(about is null ? "" : "at least ")}{age} months old",
             Condition.AtLeast("age of the medium", new(age, repotted), months, "months"),
             " into fresh medium, the pot the roots need"
         );

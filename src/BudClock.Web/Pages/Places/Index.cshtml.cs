@@ -16,6 +16,16 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, Thinnin
     [BindProperty]
     public string? Setting { get; set; }
 
+    [BindProperty]
+    public string? Window { get; set; }
+
+    /// <summary>What is said of places that are only names so far.</summary>
+    [BindProperty]
+    public List<DescribedPlace> Described { get; set; } = [];
+
+    /// <summary>Places of which nobody has said what they are, while plants stand there or nothing else is known.</summary>
+    public IReadOnlyList<Place> Undescribed => [.. Today.Places.Where(place => !place.Described)];
+
     /// <summary>Last night's lowest by place, as it is typed.</summary>
     [BindProperty]
     public Dictionary<string, string?> Nights { get; set; } = [];
@@ -70,12 +80,27 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, Thinnin
             return await WrongAsync(fault);
         if (!string.IsNullOrEmpty(Setting) && !Place.Settings.Contains(Setting))
             return await WrongAsync("Choose one of the settings.");
-        var place = new Place(
-            Codes.For(name, "place", Today.Places.Select(p => p.Code)),
-            name,
-            string.IsNullOrEmpty(Setting) ? null : Setting
+        var place = new DescribedPlace { Setting = Setting, Window = Window }.On(
+            new(Codes.For(name, "place", Today.Places.Select(p => p.Code)), name)
         );
         return await SavedAsync($"Place {name}", Changes.Place(place));
+    }
+
+    /// <summary>Keeps what is said of places that were only names.</summary>
+    public async Task<IActionResult> OnPostDescribeAsync()
+    {
+        var said = Described
+            .Select(one => (Said: one, Place: Today.PlaceAt(one.Code)))
+            .Where(one => one.Place is not null)
+            .Select(one => one.Said.On(one.Place!))
+            .Where(place => place.Described)
+            .ToList();
+        return said.Count == 0
+            ? await WrongAsync("Say of at least one place what it is.")
+            : await SavedAsync(
+                said.Count == 1 ? $"{said[0].Name} described" : $"{said.Count} places described",
+                Changes.All([.. said.Select(Changes.Place)])
+            );
     }
 
     public Task<IActionResult> OnPostMoveAsync(int step) => SavedAsync("The order of the walk", Changes.Walk(Code ?? "", Math.Sign(step)));
@@ -114,4 +139,24 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, Thinnin
         Old = await thinning.OldAsync(Today);
         return Page();
     }
+}
+
+/// <summary>What is said of a place in a few words; what is no answer of the lists counts as not said.</summary>
+public sealed class DescribedPlace
+{
+    public string? Code { get; set; }
+    public string? Setting { get; set; }
+    public string? Window { get; set; }
+    public string? Light { get; set; }
+
+    /// <summary>The place with what is said of it.</summary>
+    public Place On(Place place) =>
+        place with
+        {
+            Setting = Known(Setting, Place.Settings) ?? place.Setting,
+            Window = Known(Window, Place.Windows) ?? place.Window,
+            Light = Known(Light, Place.Lights) ?? place.Light,
+        };
+
+    static string? Known(string? said, IReadOnlyList<string> answers) => said is not null && answers.Contains(said) ? said : null;
 }

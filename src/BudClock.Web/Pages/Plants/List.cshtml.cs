@@ -1,54 +1,26 @@
 using System.Text;
-using BudClock.Core.Culture;
-using BudClock.Core.Formats;
+using System.Text.Json;
+using BudClock.Core.Formats.Lists;
 using BudClock.Data;
+using BudClock.Web.Incoming;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.Plants;
 
-/// <summary>A row of the list as the table sends it back.</summary>
-public sealed class ListedForm
-{
-    public string? Written { get; set; }
-    public string? Tag { get; set; }
-    public string? Name { get; set; }
-    public string? Taxon { get; set; }
-    public string? Place { get; set; }
-    public string? Pot { get; set; }
-    public string? Medium { get; set; }
-    public string? Stage { get; set; }
-    public string? Repotted { get; set; }
-    public string? Acquired { get; set; }
-    public string? Note { get; set; }
-
-    /// <summary>It is not taken in.</summary>
-    public bool Leave { get; set; }
-
-    public ListedPlant Plant(int line) =>
-        new(line, Written ?? "")
-        {
-            Tag = Plain(Tag),
-            Name = Plain(Name),
-            Taxon = Plain(Taxon),
-            Place = Plain(Place),
-            Pot = Plain(Pot),
-            Medium = Plain(Medium),
-            Stage = Plain(Stage),
-            Repotted = Plain(Repotted),
-            Acquired = Plain(Acquired),
-            Note = Plain(Note),
-        };
-
-    static string Plain(string? field) => field?.Trim() ?? "";
-}
-
 /// <summary>
-/// A whole collection at once: a list is pasted or sent, shown as it would be taken in, mended in the table, taken in as one act.
+/// A whole collection at once: a list is pasted or sent, shown as it would be taken in, mended in the table, taken in as one act. What
+/// is shown waits here under an id of its own, so that Back and reload find it again.
 /// </summary>
-public sealed class ListModel(TodaysGarden glasshouse, Logbook logbook, Clock clock) : GardenPage(glasshouse)
+public sealed class ListModel(TodaysGarden glasshouse, Logbook logbook, Clock clock, WaitingTexts waiting) : GardenPage(glasshouse)
 {
-    const int LongestField = 80;
     const int LongestFile = 400_000;
+
+    /// <summary>All there is of a list that waits to be taken in.</summary>
+    public sealed record Waiting(string Text, IReadOnlyList<ListColumn> Columns, IReadOnlyList<string> Aside, List<ListedForm> Rows)
+    {
+        /// <summary>It was to be taken in and could not be.</summary>
+        public bool Tried { get; init; }
+    }
 
     [BindProperty]
     public string? Text { get; set; }
@@ -59,28 +31,52 @@ public sealed class ListModel(TodaysGarden glasshouse, Logbook logbook, Clock cl
     [BindProperty]
     public List<ListedForm> Rows { get; set; } = [];
 
+    /// <summary>What the grower says each column holds.</summary>
+    [BindProperty]
+    public List<string?> Columns { get; set; } = [];
+
+    /// <summary>The list that waits; null while there is none.</summary>
+    [BindProperty(SupportsGet = true)]
+    public Guid? List { get; set; }
+
+    /// <summary>Of which plants something is said together: "ticked", "all", "genus:Lycaste", "place:Porch".</summary>
+    [BindProperty]
+    public string? Many { get; set; }
+
+    /// <summary>What they are doing.</summary>
+    [BindProperty]
+    public string? ManyStage { get; set; }
+
     /// <summary>The rows as they would be taken in; empty while there is no list.</summary>
     public IReadOnlyList<ListedPlant> Plants { get; private set; } = [];
 
-    /// <summary>Columns of the list that nothing is read of.</summary>
-    public IReadOnlyList<string> Left { get; private set; } = [];
+    public Waiting? Shown { get; private set; }
 
     public string? Trouble { get; private set; }
 
-    /// <summary>Places that the list names and the garden has not.</summary>
-    public IReadOnlyList<string> NewPlaces =>
-        [
-            .. Plants
-                .Select(plant => plant.Place)
-                .Where(name => name.Length > 0 && PlaceOf(name) is null)
-                .Distinct(StringComparer.OrdinalIgnoreCase),
-        ];
+    TakingIn Taking => new(Today, clock.GetUtcNow());
 
-    public void OnGet() { }
+    /// <summary>Places that the list names and the garden has not.</summary>
+    public IReadOnlyList<string> NewPlaces => Taking.NewPlaces(Plants);
+
+    public void OnGet()
+    {
+        if (List is null)
+            return;
+        Shown = waiting.Find(List) is { } text ? JsonSerializer.Deserialize<Waiting>(text) : null;
+        if (Shown is null)
+        {
+            Trouble = "That list does not wait here any more: paste it again, or go on with what this browser kept of it.";
+            return;
+        }
+        Plants = Proposed(Shown.Rows);
+        if (Shown.Tried)
+            Trouble = Plants.SelectMany(Taking.Faults).FirstOrDefault() is { } fault ? $"{fault} Nothing was taken in." : null;
+    }
 
     public IActionResult OnGetExample() => File(Encoding.UTF8.GetBytes("\uFEFF" + PlantList.Example), "text/csv", "plants.csv");
 
-    /// <summary>Shows a list as it would be taken in.</summary>
+    /// <summary>Reads a list, to be shown as it would be taken in.</summary>
     public async Task<IActionResult> OnPostAsync()
     {
         if (Upload is { Length: > 0 and <= LongestFile } file)
@@ -93,12 +89,29 @@ public sealed class ListModel(TodaysGarden glasshouse, Logbook logbook, Clock cl
             Trouble = "That file is too long to be a list of plants.";
             return Page();
         }
-        var read = PlantList.Read(Text ?? "", Today.Tags, Today.Garden.UsUnits);
-        (Plants, Left, Trouble) = (read.Plants, read.Left, read.Trouble);
+        return Read(Text ?? "", null);
+    }
+
+    /// <summary>Reads the same list again, its columns taken for what the grower says.</summary>
+    public IActionResult OnPostColumns() =>
+        waiting.Find(List) is { } text
+            ? Read(
+                JsonSerializer.Deserialize<Waiting>(text)!.Text,
+                [.. Columns.Select(field => field is not null && ListColumns.Fields.ContainsKey(field) ? field : "")]
+            )
+            : RedirectToPage(new { List });
+
+    IActionResult Read(string text, IReadOnlyList<string>? chosen)
+    {
+        var read = PlantList.Read(text, Today.Tags, Today.Garden.UsUnits, chosen);
+        (Trouble, Text) = (read.Trouble, text);
+        if (read.Plants.Count == 0)
+            return Page();
         // Where there is but one place, everything stands there.
-        if (Today.Places is [var only])
-            Plants = [.. Plants.Select(plant => plant.Place.Length == 0 ? plant with { Place = only.Name } : plant)];
-        return Page();
+        var plants = Today.Places is [var only]
+            ? read.Plants.Select(plant => plant.Place.Length == 0 ? plant with { Place = only.Name } : plant)
+            : read.Plants;
+        return Show(new(text, read.Columns, read.Aside, [.. plants.Select(ListedForm.Of)]));
     }
 
     /// <summary>Shows the table again, with what was mended read anew.</summary>
@@ -107,81 +120,78 @@ public sealed class ListModel(TodaysGarden glasshouse, Logbook logbook, Clock cl
     {
         if (meant?.Split(':', 2) is [var row, var taxon] && int.TryParse(row, out var at) && at >= 0 && at < Rows.Count)
             Rows[at].Taxon = taxon;
-        Reread();
-        return Page();
+        if (ManyStage is { Length: > 0 } stage && PlantNow.Find(stage) is not null)
+            foreach (var one in Rows.Where(IsOneOfMany))
+                (one.Stage, one.Ticked) = (stage, false);
+        return Show(Mended());
     }
+
+    bool IsOneOfMany(ListedForm row) =>
+        Many?.Split(':', 2) switch
+        {
+            ["ticked"] => row.Ticked,
+            ["all"] => string.IsNullOrWhiteSpace(row.Stage),
+            ["genus", var genus] => Genus(row.Taxon) == genus,
+            ["place", var place] => (row.Place ?? "") == place,
+            _ => false,
+        };
+
+    static string Genus(string? taxon) => (taxon ?? "").Split(' ')[0];
+
+    /// <summary>The choices for what is said of many, each with how many it is said of.</summary>
+    public IEnumerable<(string Value, string Words)> Manies =>
+        [
+            ("ticked", "the ticked ones"),
+            ("all", $"all of which nothing is said yet ({Plants.Count(plant => PlantList.StageOf(plant.Stage) is null)})"),
+            .. Groups(plant => Genus(plant.Taxon)).Select(group => ($"genus:{group.Key}", $"every {group.Key} ({group.Count()})")),
+            .. Groups(plant => plant.Place).Select(group => ($"place:{group.Key}", $"all at {group.Key} ({group.Count()})")),
+        ];
+
+    IEnumerable<IGrouping<string, ListedPlant>> Groups(Func<ListedPlant, string> by) =>
+        Plants.GroupBy(by).Where(group => group.Key.Length > 0 && group.Count() > 1).OrderByDescending(group => group.Count());
 
     /// <summary>Takes the rows in that are not left out, as one act, or none of them.</summary>
     public async Task<IActionResult> OnPostTakeAsync()
     {
-        Reread();
+        var mended = Mended();
+        Plants = Proposed(mended.Rows);
         if (Plants.Count == 0)
-            return Page();
-        Trouble = Plants.SelectMany(Faults).FirstOrDefault();
-        if (Trouble is not null)
-            return Page();
-        var places = NewPlaces.Select(name => new Place(Codes.For(name, "place", Today.Places.Select(p => p.Code)), name)).ToList();
-        var plants = Plants.Select(plant => PlantOf(plant, places)).ToList();
-        var entries = Plants.Select((plant, row) => new PlantEntries(plants[row].Tag, Facts(plant), [])).ToList();
-        Change[] changes = [.. places.Select(Changes.Place), .. plants.Select(Changes.Plant), Changes.Entries(entries)];
+            return RedirectToPage();
+        var taking = Taking;
+        if (Plants.SelectMany(taking.Faults).Any())
+            return Show(mended with { Tried = true });
+        var (places, plants) = taking.Of(Plants);
+        var entries = plants.Select(one => new PlantEntries(one.Plant.Tag, one.Facts, [])).ToList();
+        Change[] changes = [.. places.Select(Changes.Place), .. plants.Select(one => Changes.Plant(one.Plant)), Changes.Entries(entries)];
         var outcome = await logbook.WriteAsync(Act, $"{plants.Count} plants taken in", Changes.All(changes));
         Trouble = outcome.Trouble;
         if (!outcome.Done)
+        {
+            Shown = mended;
             return Page();
+        }
         TempData["Said"] = $"{plants.Count} plants are taken in.";
         TempData["Undo"] = true;
-        return LocalRedirect("/bench");
+        return LocalRedirect(places.Count > 0 ? "/places#describe" : "/bench");
     }
 
-    void Reread()
+    IReadOnlyList<ListedPlant> Proposed(List<ListedForm> rows) =>
+        PlantList.Proposed([.. rows.Where(row => !row.Leave).Take(PlantList.Most).Select(row => row.Plant())], Today.Tags, Today.Garden.UsUnits);
+
+    /// <summary>The list as it stood, with its rows as they come from the table.</summary>
+    Waiting Mended()
     {
-        ModelState.Clear();
-        var rows = Rows.Where(row => !row.Leave).Take(PlantList.Most).Select((row, index) => row.Plant(index + 1)).ToList();
-        Plants = PlantList.Proposed(rows, Today.Tags, Today.Garden.UsUnits);
+        var before = waiting.Find(List) is { } text ? JsonSerializer.Deserialize<Waiting>(text) : null;
+        return new(before?.Text ?? "", before?.Columns ?? [], before?.Aside ?? [], [.. Rows.Where(row => !row.Leave)]);
     }
 
-    /// <summary>What cannot be taken in; a name without a sheet can, and gets general advice.</summary>
-    IEnumerable<string> Faults(ListedPlant plant)
+    IActionResult Show(Waiting list)
     {
-        if (plant.Taxon.Length == 0)
-            yield return $"Line {plant.Line}: a plant needs a name.";
-        foreach (var doubt in plant.Doubts.Where(doubt => !doubt.StartsWith("No sheet", StringComparison.Ordinal)))
-            yield return $"{plant.Tag}: {doubt}";
-        if (new[] { plant.Name, plant.Taxon, plant.Place, plant.Pot, plant.Medium }.Any(field => field.Length > LongestField))
-            yield return $"{plant.Tag}: a field holds at most {LongestField} characters.";
-        foreach (var day in new[] { plant.Repotted, plant.Acquired }.Select(Day).Where(day => day > Today.Day))
-            yield return $"{plant.Tag}: {Dates.Long(day!.Value)} is still to come.";
+        var text = JsonSerializer.Serialize(list);
+        if (List is { } id && waiting.Find(id) is not null)
+            waiting.Put(id, text);
+        else
+            List = waiting.Keep(text);
+        return RedirectToPage(new { List });
     }
-
-    Plant PlantOf(ListedPlant row, List<Place> made) =>
-        new()
-        {
-            Tag = row.Tag,
-            Name = row.Name.Length == 0 ? null : row.Name,
-            Taxon = row.Taxon,
-            Doubtful = CultureSheets.Shipped.ForTaxon(row.Taxon) is null,
-            Place = row.Place.Length == 0 ? null : (PlaceOf(row.Place) ?? made.First(p => Same(p.Name, row.Place))).Code,
-            Acquired = Day(row.Acquired),
-            Pot = PlantList.PotOf(row.Pot, Today.Garden.UsUnits),
-            Medium = row.Medium.Length == 0 ? null : row.Medium,
-        };
-
-    /// <summary>Its first entries: the last repotting, what it is doing now, what else the list says.</summary>
-    IReadOnlyList<Entry> Facts(ListedPlant row)
-    {
-        var drafts = new List<EntryDraft>();
-        if (Day(row.Repotted) is { } repotted)
-            drafts.Add(new(EntryKinds.Repotted, repotted));
-        if (PlantNow.Find(PlantList.StageOf(row.Stage)) is { } now)
-            drafts.Add(now.Entry(Today.Day));
-        if (row.Note.Length > 0)
-            drafts.Add(new(EntryKinds.Note, Today.Day, Text: row.Note));
-        return [.. drafts.Select((draft, index) => EntryWriting.Fact(draft, Guid.Empty, clock.GetUtcNow().AddTicks(index)))];
-    }
-
-    DateOnly? Day(string written) => PlantList.DayOf(written, Today.Garden.UsUnits);
-
-    public Place? PlaceOf(string name) => Today.Places.FirstOrDefault(place => Same(place.Name, name) || Same(place.Code, name));
-
-    static bool Same(string a, string b) => a.Equals(b, StringComparison.OrdinalIgnoreCase);
 }

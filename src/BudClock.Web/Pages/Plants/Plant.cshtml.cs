@@ -192,6 +192,8 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
     {
         get
         {
+            if (Plant is { Acquired: null, AcquiredAbout: { } about })
+                return $"{(Assessment.Gone ? "was with you" : "with you")} since {about}";
             if (Plant.Acquired is not { } since || since > Today.Day)
                 return "";
             var days = (Assessment.Ended?.On ?? Today.Day).DayNumber - since.DayNumber;

@@ -2,11 +2,12 @@
 (() => {
   const form = document.getElementById('many');
   if (!form) return;
-  const ticked = new Set();
+  const ticked = new Set(JSON.parse(sessionStorage.getItem('ticked') ?? '[]'));
   const list = () => document.getElementById('bench-list');
   const boxes = () => [...list().querySelectorAll('[name=tags]')];
 
   function show() {
+    sessionStorage.setItem('ticked', JSON.stringify([...ticked]));
     const seen = new Set(boxes().map((box) => box.value));
     for (const box of boxes()) box.checked = ticked.has(box.value);
     list().querySelector('[data-tick-all]')?.removeAttribute('hidden');
@@ -42,7 +43,8 @@
     else if (event.detail.elt === line) sent = null;
   });
   document.body.addEventListener('journal-changed', () => {
-    if (sent !== null) line.value = sent = '';
+    if (sent === null) return;
+    line.value = sent = '';
   });
   document.body.addEventListener('htmx:afterSwap', show);
   show();
