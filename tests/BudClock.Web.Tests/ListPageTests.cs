@@ -22,7 +22,7 @@ public class ListPageTests
         string Field(string name) => page.QuerySelector($"[name='Rows[0].{name}']")!.GetAttribute("value")!;
         Assert.Equal(("L9", "The pale one", "Lycaste aromatica", "Porch"), (Field("Tag"), Field("Name"), Field("Taxon"), Field("Place")));
         Assert.Contains("New places: Porch.", page.QuerySelector(".taking").Words());
-        Assert.Contains("Not read: the columns Price.", page.QuerySelector(".taking").Words());
+        Assert.Contains("What each column became; not read: Price", page.QuerySelector(".taking").Words());
         Assert.Contains("Leafless pseudobulbs, dry rest", page.QuerySelector(".row-says").Words());
     }
 

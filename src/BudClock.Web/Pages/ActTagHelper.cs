@@ -19,8 +19,13 @@ public sealed class ActTagHelper : TagHelper
     public override void Process(TagHelperContext context, TagHelperOutput output)
     {
         // The page is the answer to a form: what it shows was just typed.
-        if (HttpMethods.IsPost(View.HttpContext.Request.Method))
+        if (HttpMethods.IsPost(View.HttpContext.Request.Method) && KeepsDrafts(output))
             output.Attributes.Add(new("data-posted"));
         output.PostContent.AppendHtml($"<input type=\"hidden\" name=\"{Field}\" value=\"{Guid.NewGuid()}\" />");
     }
+
+    /// <summary>Long forms, whose words the browser keeps until they are taken in (drafts.js).</summary>
+    static bool KeepsDrafts(TagHelperOutput output) =>
+        output.Attributes.ContainsName("data-draft")
+        || (output.Attributes["class"]?.Value.ToString()?.Split(' ').Contains("fields") ?? false);
 }

@@ -15,10 +15,10 @@ public class FirstDaysTests
         var lines = Enumerable.Range(0, 40).Select(i => i == 39 ? "Frobnicatrix" : names[i == 0 ? 0 : 1 + (i % 4)]);
         browser.Run("document.getElementById('list-text').value = arguments[0]", string.Join("\n", lines));
         browser.ClickThrough(".taking form .btn-ink");
-        browser.Sees(".taking [role=status]", "40 plants, 2 to look at. Nothing is written yet.");
+        browser.Sees(".taking [role=status]", "40 plants, 2 lines to look at. Nothing is written yet.");
 
         browser.ClickThrough("button[name=meant]"); // Phalaenopsis was meant
-        browser.Sees(".taking [role=status]", "40 plants, 1 to look at.");
+        browser.Sees(".taking [role=status]", "40 plants, 1 line to look at.");
         browser.Run("document.querySelector('[name=\"Rows[1].Tag\"]').value = 'GRAN-1'");
         browser.Run("document.querySelector('[name=\"Rows[1].Place\"]').value = 'Porch'");
         browser.Run("document.querySelector('[name=\"Rows[39].Taxon\"]').value = 'Masdevallia'");
@@ -47,7 +47,7 @@ public class FirstDaysTests
             for (var steps = 0; steps < 40 && !Asks(browser); steps++)
             {
                 var was = browser.Words(".row-plant.chosen");
-                browser.Press("j");
+                browser.Press(Keys.ArrowDown);
                 browser.Until(() => browser.Words(".row-plant.chosen") != was);
             }
             var row = browser.Words(".row-plant.chosen");

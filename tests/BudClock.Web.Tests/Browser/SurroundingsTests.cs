@@ -40,7 +40,7 @@ public class SurroundingsTests
         browser.Sees("main", "Potting-room sill");
         browser.Open("/plants/MIL-01");
         browser.Sees(".plant-head", "Potting-room sill");
-        browser.Press("u");
+        browser.Press(Keys.Control + "z" + Keys.Null);
         browser.Sees("#said", "Taken back: Moved to Potting-room sill on 6 plants");
         browser.Open("/plants/MIL-01");
         browser.Sees(".plant-head", "Cold frame");

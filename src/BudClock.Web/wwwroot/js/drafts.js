@@ -92,13 +92,12 @@
 
   function open() {
     const here = new Map(forms().map((form) => [keyOf(form), form]));
-    const taken = document.querySelector('#said .done') !== null;
+    // The page that came in answer to a form names it as where it came from; a page that was opened anew does not.
+    const from = document.referrer && arrived === 'navigate' ? new URL(document.referrer).pathname : null;
+    const answered = (key, draft) => draft.sent && from === key.slice(prefix.length).split(' ')[0];
     for (const key of keys()) {
       const draft = stored(key);
-      const form = here.get(key);
-      if (!draft || Date.now() - draft.at > keepDays * 86400000) localStorage.removeItem(key);
-      // What was sent is forgotten on the page that came after it, but not where that page is the form again with what is wrong in it.
-      else if (draft.sent && (taken || !form) && !(form && posted(form))) localStorage.removeItem(key);
+      if (!draft || Date.now() - draft.at > keepDays * 86400000 || (answered(key, draft) && !here.has(key))) localStorage.removeItem(key);
     }
     for (const form of here.values()) asRendered.set(form, fieldsOf(form));
     for (const key of keys().filter((one) => one.startsWith(`${prefix}${location.pathname} `))) {
@@ -106,7 +105,7 @@
       const form = here.get(key);
       if (!form) offer(key, draft);
       // The answer to a form holds what was sent; only what was typed since, and lost by a reload, is given back over it.
-      else if (same(draft.fields, asRendered.get(form)) || (posted(form) && arrived === 'navigate')) keep(form);
+      else if (same(draft.fields, asRendered.get(form)) || answered(key, draft) || (posted(form) && arrived === 'navigate')) keep(form);
       else giveBack(form, key, draft);
     }
     for (const form of here.values()) if ('draftNow' in form.dataset) keep(form);
