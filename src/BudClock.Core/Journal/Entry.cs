@@ -1,7 +1,9 @@
+using System.Text.RegularExpressions;
+
 namespace BudClock.Core.Journal;
 
 /// <summary>One line of a plant's journal: a fact with its date. Never edited; a mistake is struck.</summary>
-public sealed record Entry
+public sealed partial record Entry
 {
     /// <summary>Its own for good.</summary>
     public required Guid Id { get; init; }
@@ -51,6 +53,13 @@ public sealed record Entry
         || Kind == EntryKinds.Soaked
         || Kind == EntryKinds.ToppedUp
         || (Kind == EntryKinds.Fed && Amount is { InBase: > 0 });
+
+    /// <summary>A rinse of leaves, which takes no salt out of the pot: "washed the leaves", "rinsed off the aphids".</summary>
+    /// <remarks>Read by its words, as long as one kind of entry stands for a rinse and a flush.</remarks>
+    public bool IsLeafRinse => Kind == EntryKinds.Rinsed && Text is { } text && LeafWords().IsMatch(text);
+
+    [GeneratedRegex(@"\b(leaf|leaves|foliage|fronds?|dust|pests?|bugs?|aphids?|mites?|scale|thrips|meal(y|ies)|soap|off)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex LeafWords();
 
     /// <summary>As the log says it: "Roots 8.5 cm", "Bulbs wrinkled".</summary>
     public override string ToString() => string.Join(' ', Parts());

@@ -29,7 +29,7 @@ sealed partial class ClauseReader
 
     Clause Read()
     {
-        if (IsThought())
+        if (IsThought() || IsPlan())
             return Thinking();
         var told = items.FindIndex(item => item.Word?.Act is { Text: not (ActText.None or ActText.How or ActText.Whole) });
         var none = items.FindIndex(item => item.Is(Lexicon.None) && item.Word!.Event is null);
@@ -49,6 +49,14 @@ sealed partial class ClauseReader
         var until = items.FindIndex(item => item.Word?.Act is { Text: ActText.Rest or ActText.Days or ActText.Tale });
         return items.Take(until < 0 ? items.Count : until).Any(item => item.Is(Lexicon.Thought));
     }
+
+    /// <summary>"water it on monday" says what is to be done, "watered on monday" what was.</summary>
+    bool IsPlan() =>
+        items.Exists(item => item.Kind is ItemKind.Date && item.Text.Split(' ').Any(NoteDates.IsWeekday))
+        && items.Exists(item => item.Word?.Act is not null && Orders.Contains(item.Text.Split(' ')[0]))
+        && !items.Exists(item => item.Word?.Act is not null && FreeText.Past(item.Text));
+
+    static readonly HashSet<string> Orders = ["water", "soak", "feed", "flush", "rinse", "top", "dunk", "treat", "turn", "move", "repot", "cut"];
 
     Clause Thinking()
     {

@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text.RegularExpressions;
 using BudClock.Core.Culture;
 
 namespace BudClock.Core.Notes;
@@ -6,7 +7,7 @@ namespace BudClock.Core.Notes;
 /// <summary>
 /// What the line asks once before it writes: what ends a plant, and what is unlikely for this plant. A "!" behind it answers.
 /// </summary>
-static class Doubts
+static partial class Doubts
 {
     /// <summary>So many times the last value, or less than that share of it, is likelier a slip.</summary>
     const double Far = 10;
@@ -37,7 +38,7 @@ static class Doubts
     ];
 
     /// <summary>The doubts about the entries of one plant.</summary>
-    public static IEnumerable<Doubt> Of(GroupRead group, IReadOnlyList<EntryDraft> drafts, string tag, NoteContext context)
+    public static IEnumerable<Doubt> Of(GroupRead group, IReadOnlyList<EntryDraft> drafts, string tag, NoteContext context, string line)
     {
         var book = context.Books(tag);
         for (var i = 0; i < drafts.Count; i++)
@@ -47,6 +48,10 @@ static class Doubts
             var found = group.Found(i);
             if (Ends(tag, drafts[i], found) is { } end)
                 yield return end;
+            else if (Elsewhere(drafts[i], found, context) is { } where)
+                yield return where;
+            else if (Thousands(found, line) is { } thousands)
+                yield return thousands;
             else if (Impossible(drafts[i], context.Sheets(tag)) is { } why)
                 yield return Sure(found, drafts[i], why);
             else if (book is not null && found.Organ is null && Unlikely(drafts[i], book, context) is { } unlikely)
@@ -56,7 +61,7 @@ static class Doubts
 
     static Doubt? Ends(string tag, EntryDraft draft, Found found)
     {
-        if (draft.Kind == EntryKinds.Died)
+        if (draft.Kind == EntryKinds.Died || (draft.Kind == EntryKinds.Lost && draft.Amount is null))
             return new(
                 draft.Words,
                 $"Is {tag} dead, or does it rest?",
@@ -78,6 +83,51 @@ static class Doubts
             )
             : null;
     }
+
+    /// <summary>"1.000 ml" is a litre to some and a drop to others.</summary>
+    static Doubt? Thousands(Found found, string line)
+    {
+        if (found.Number is not { } number || !Pointed().IsMatch(line[number.Start..number.End]))
+            return null;
+        var written = line[number.Start..number.End];
+        var (whole, part) = (written.Replace(".", "", StringComparison.Ordinal), Zeros().Replace(written, ""));
+        return new(written, $"Is {written} {whole} or {part}?", number.Start, number.End, [(whole, $"{whole}!"), (part, $"{part}!")]);
+    }
+
+    [GeneratedRegex(@"^[1-9][0-9]{0,2}\.[0-9]{3}(?![0-9])")]
+    private static partial Regex Pointed();
+
+    [GeneratedRegex(@"(?<=\.[0-9]*?)\.?0+(?=[^0-9]|$)")]
+    private static partial Regex Zeros();
+
+    /// <summary>A move to where nothing of this garden is called so: the plant would stand where it was.</summary>
+    static Doubt? Elsewhere(EntryDraft draft, Found found, NoteContext context)
+    {
+        if (draft.Kind != EntryKinds.Moved || draft.Text is not { } to || Destination().Match(to) is not { Success: true } match)
+            return null;
+        var words = match.Groups["where"].Value.ToLowerInvariant().Split([' ', ',', '-'], StringSplitOptions.RemoveEmptyEntries);
+        var places = context.Index.Places;
+        if (
+            words.Any(Lexicon.Shipped.Whereabouts.Contains)
+            || words.Any(word => word.Length > 2 && places.Any(place => IsOf(place, word)))
+            || words.Any(word => word.Any(char.IsAsciiDigit))
+        )
+            return null;
+        return new(
+            draft.Words,
+            $"No place here is called {match.Groups["where"].Value}. Where is it now?",
+            found.Start,
+            found.End,
+            [.. places.Take(6).Select(place => (place.Name, $"moved to {place.Name}")), ("Keep it as a note", $"note \"moved {to}\"")]
+        );
+    }
+
+    static bool IsOf(NamedPlace place, string word) =>
+        place.Code.Equals(word, StringComparison.OrdinalIgnoreCase)
+        || place.Name.Split(' ', '-').Any(part => Nearest.Steps(part.ToLowerInvariant(), word) <= (word.Length > 4 ? 1 : 0));
+
+    [GeneratedRegex(@"^(?:up |down |out |back |over |in )?(?:to|into|onto) (?:the |my |our |a |an )?(?<where>[^,;.]+?)(?: (?:for|since|until|with|after) .*)?$", RegexOptions.IgnoreCase)]
+    private static partial Regex Destination();
 
     static string Written(EntryDraft draft, string words) =>
         draft.Text is null ? $"{words}!" : $"{words} \"{draft.Text.Replace('"', '″')}\"!";

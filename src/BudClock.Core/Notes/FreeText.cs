@@ -46,7 +46,8 @@ sealed class FreeText(List<Item> items, EntryKind? of)
     bool Joins(int index) => index > 0 && Before.Contains(items[index - 1].Text);
 
     /// <summary>It says that something was done.</summary>
-    public static bool Past(string text) => text.EndsWith("ed", StringComparison.Ordinal) || text.Contains("ed ", StringComparison.Ordinal);
+    public static bool Past(string text) =>
+        text is not "feed" && (text.EndsWith("ed", StringComparison.Ordinal) || text.Contains("ed ", StringComparison.Ordinal));
 
     /// <summary>What joins clauses is no text of either; a preposition left by a plant's name neither.</summary>
     static bool Trailing(Item item, bool atEnd) =>

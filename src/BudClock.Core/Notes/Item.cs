@@ -116,12 +116,10 @@ sealed class ItemReader(IReadOnlyList<Token> tokens, NoteContext context, IReadO
     Item AtItsEnd(Token token, Item? before)
     {
         var number = double.Parse(token.Text[..^1], System.Globalization.CultureInfo.InvariantCulture);
-        return before?.Word is { Thing.Measures.Length: > 0 }
-            ? Make(ItemKind.Amount, 1) with
-            {
-                Amount = new(number),
-            }
-            : Make(ItemKind.DateOrShare, 1);
+        if (before?.Word is { Thing.Measures.Length: > 0 })
+            return Make(ItemKind.Amount, 1) with { Amount = new(number) };
+        // At the head of what is said, with something behind it, it can only be the day.
+        return (before is null && at + 1 < tokens.Length ? Day() : null) ?? Make(ItemKind.DateOrShare, 1);
     }
 
     Item Reference(string name)
@@ -215,6 +213,8 @@ sealed class ItemReader(IReadOnlyList<Token> tokens, NoteContext context, IReadO
     {
         if (Strength() is { } strength)
             return strength;
+        if (IsOrdinal())
+            return Day() ?? Make(ItemKind.Unknown, 2, $"{tokens[at].Text}{tokens[at + 1].Text}");
         var (unit, words) = UnitAt(at + 1);
         if (unit is null && NoteDates.Doubtful(Ahead) && !ShareAhead())
             return Make(ItemKind.DateOrShare, 1);
@@ -226,6 +226,12 @@ sealed class ItemReader(IReadOnlyList<Token> tokens, NoteContext context, IReadO
         var item = Make(ItemKind.Amount, 1 + words) with { Amount = amount };
         return Compound(item) ?? item;
     }
+
+    /// <summary>"4th": which one it is, and no number of anything.</summary>
+    bool IsOrdinal() =>
+        at + 1 < tokens.Length
+        && tokens[at + 1].Start == tokens[at].End
+        && tokens[at + 1] is { Kind: TokenKind.Word, Text: "st" or "nd" or "rd" or "th" };
 
     /// <summary>"2 lb 3 oz" is 35 oz.</summary>
     Item? Compound(Item large)

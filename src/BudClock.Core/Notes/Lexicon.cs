@@ -26,7 +26,7 @@ sealed class Lexicon
         Acts = [.. file.Acts.Select(Read), .. OwnNames(file)];
         Asks = [.. file.Asks.Select(ask => new Asked(ask.Say, ask.Question, ask.Answers))];
         Events = file.Events.ToDictionary(pair => Meaning.Of(pair.Key), pair => pair.Value);
-        (Pests, Hows, OwnWords) = (file.Pests, file.How, file.OwnWords.ToHashSet());
+        (Pests, Hows, ownWords, Whereabouts) = (file.Pests, file.How, file.OwnWords.ToHashSet(), file.Whereabouts.ToHashSet());
         foreach (var thing in Things)
             Add(thing);
         foreach (var act in Acts)
@@ -75,8 +75,20 @@ sealed class Lexicon
     /// <summary>Single words of four letters and more, which a slip of the pen can have meant.</summary>
     public IReadOnlyList<string> Single { get; }
 
-    /// <summary>Words of English that are near to a word of the line and mean themselves: "fine" is no slip of "vine".</summary>
-    public IReadOnlySet<string> OwnWords { get; }
+    /// <summary>Words that say where a plant went without naming a place of the garden: "the shade", "a warmer spot".</summary>
+    public IReadOnlySet<string> Whereabouts { get; }
+
+    readonly HashSet<string> ownWords;
+
+    /// <summary>Common words of English, 4 to 12 letters (the SCOWL lists up to size 50, British and American).</summary>
+    static readonly Lazy<HashSet<string>> English = new(() =>
+    {
+        using var text = new StreamReader(typeof(Lexicon).Assembly.GetManifestResourceStream("english")!);
+        return [.. text.ReadToEnd().Split('\n')];
+    });
+
+    /// <summary>The word means itself: "stake" is no slip of "staked", a "plantlet" none of "planted".</summary>
+    public bool MeansItself(string word) => ownWords.Contains(word) || English.Value.Contains(word);
 
     /// <summary>Every phrase, in no order.</summary>
     public IEnumerable<string> Phrases => words.Keys;

@@ -91,7 +91,7 @@ static class NoteDates
             : -1;
         var days = tokens[1].Text.TrimEnd('.') switch
         {
-            "day" or "days" or "d" => 1,
+            "day" or "days" or "d" or "night" or "nights" => 1,
             "week" or "weeks" or "wk" or "wks" or "w" => 7,
             "fortnight" or "fortnights" => 14,
             _ => 0,
@@ -114,7 +114,32 @@ static class NoteDates
             next++;
         if (next < tokens.Length && Month(tokens[next]) is { } month)
             return WithYear(tokens, next + 1, month, day, today);
-        return ordinal ? OfThisMonth(day, next, today) : null;
+        return ordinal && Alone(tokens[next..]) ? OfThisMonth(day, next, today) : null;
+    }
+
+    /// <summary>
+    /// "the 20th" is a day at the end of what is said, or where the act follows that was done then; "the 4th flower", "2nd watering" are
+    /// none.
+    /// </summary>
+    static bool Alone(ReadOnlySpan<Token> behind) =>
+        behind.IsEmpty
+        || behind[0].Kind is TokenKind.Break
+        || (Lexicon.Shipped.Longest(behind) is { Act: not null, Thing: null } word && FreeText.Past(word.Text));
+
+    /// <summary>The name of a weekday: "monday", "wed".</summary>
+    public static bool IsWeekday(string word) => Weekday(new(TokenKind.Word, 0, word.Length, word)) is not null;
+
+    /// <summary>"21.5." or "21.5" in front of the plants: nothing else stands there.</summary>
+    public static DateRead? InFront(ReadOnlySpan<Token> tokens, DateOnly today, bool monthFirst = false)
+    {
+        if (
+            tokens.Length == 1
+            && (tokens[0].Kind is TokenKind.SlashDate || (tokens[0].Kind is TokenKind.Number && tokens[0].Text.Contains('.')))
+            && tokens[0].Text.Split('.', StringSplitOptions.RemoveEmptyEntries) is [{ Length: <= 2 }, { Length: <= 2 }] parts
+            && parts.All(part => part.All(char.IsAsciiDigit))
+        )
+            return Slashed($"{tokens[0].Text.TrimEnd('.')}.", today, monthFirst);
+        return Read(tokens, today, monthFirst) is { } read && read.Taken == tokens.Length ? read : null;
     }
 
     /// <summary>"on the 20": the number alone is a day there.</summary>

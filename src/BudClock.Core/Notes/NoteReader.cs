@@ -105,7 +105,7 @@ public sealed class NoteReader
         foreach (var tag in group.Segment.Tags)
         {
             AskOrgans(group, tag, drafts);
-            foreach (var doubt in Doubts.Of(group, drafts, tag, context))
+            foreach (var doubt in Doubts.Of(group, drafts, tag, context, line))
                 if (questions.TrueForAll(q => q.Entry != doubt.Entry || q.Ask != doubt.Ask))
                     questions.Add(Question(doubt));
         }
@@ -189,7 +189,14 @@ public sealed class NoteReader
 
     DateOnly? DaysOf(IReadOnlyList<Token> lead)
     {
-        var items = new ItemReader([.. lead.Where(token => token.Kind is not TokenKind.Break)], context, []).Read();
+        var words = lead.Where(token => token.Kind is not TokenKind.Break && !token.Is(":")).ToArray();
+        if (words.Length > 0 && NoteDates.InFront(words, context.Today, context.UsUnits) is { } front)
+        {
+            if (front.Fault is { } why)
+                unread.Add(new(words[0].Start, line[words[0].Start..words[^1].End], why));
+            return front.Day;
+        }
+        var items = new ItemReader(words, context, []).Read();
         foreach (var fault in items.Where(item => item is { Kind: ItemKind.Date, Date.Fault: not null }))
             unread.Add(new(fault.Start, line[fault.Start..fault.End], fault.Date.Fault!));
         return items.Find(item => item.Kind is ItemKind.Date)?.Date.Day;

@@ -131,7 +131,7 @@ sealed class Segments
     bool OnlyDay(List<Token> tokens)
     {
         var rest = tokens.Where(token => token.Kind is not TokenKind.Break && !token.Is(":")).ToArray();
-        return rest.Length > 0 && NoteDates.Read(rest, DateOnly.MaxValue.AddYears(-1)) is { } date && date.Taken == rest.Length;
+        return rest.Length > 0 && NoteDates.InFront(rest, DateOnly.MaxValue.AddYears(-1)) is not null;
     }
 
     static List<Token> Between(List<Token> tokens, int from, int to) => tokens.FindAll(token => token.Start >= from && token.End <= to);

@@ -88,13 +88,13 @@ static class Slips
         token.Kind is TokenKind.Word
         && token.Text.Length >= ShortestWord
         && !Lexicon.Shipped.Begins(token.Text)
-        && !Lexicon.Shipped.OwnWords.Contains(token.Text)
+        && !Lexicon.Shipped.MeansItself(token.Text)
         && !NoteDates.Words.Contains(token.Text)
         && clause.Unread.Exists(u => u.Start <= token.Start && u.Start + u.Fragment.Length >= token.End);
 
     /// <summary>The words of the line that a word can have been meant for.</summary>
     public static IEnumerable<string> Near(string written) =>
-        written.Length < ShortestWord || Lexicon.Shipped.OwnWords.Contains(written)
+        written.Length < ShortestWord || Lexicon.Shipped.MeansItself(written)
             ? []
             : Nearest
                 .All(written, Lexicon.Shipped.Single.Concat(NoteDates.Words).Distinct())

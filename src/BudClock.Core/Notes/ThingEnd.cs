@@ -14,7 +14,9 @@ sealed class ThingEnd(ClauseScope scope, OpenEntry done, Thing thing, Item name,
     /// <summary>Writes down what was said of it.</summary>
     public void Close()
     {
-        var left = done.Amount;
+        // "leaf torn 4 cm" measures the tear: what no rule reads keeps its number in its own words.
+        var told = done.Signs.Exists(sign => sign.Kind == EntryKinds.Note);
+        var left = told ? null : done.Amount;
         foreach (var sign in done.Signs.Distinct())
         {
             var number = left is { Measured: false } && IsOf(sign, left) ? left : null;

@@ -20,6 +20,7 @@ sealed class WordsFile
     public string[] Thoughts { get; set; } = [];
     public string[] Fill { get; set; } = [];
     public string[] OwnWords { get; set; } = [];
+    public string[] Whereabouts { get; set; } = [];
 
     public sealed class ThingRow
     {

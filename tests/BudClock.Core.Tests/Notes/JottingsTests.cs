@@ -20,6 +20,7 @@ public partial class JottingsTests
     [InlineData("jottings.txt")]
     [InlineData("jottings-2.txt")]
     [InlineData("jottings-3.txt")]
+    [InlineData("jottings-4.txt")]
     public void Growers_lines_are_understood_and_none_is_taken_wrongly(string file)
     {
         var judged = Lines(file).Select(Judge).ToList();
@@ -49,6 +50,7 @@ public partial class JottingsTests
         {
             "ask" => !note.Complete && note.Questions.Count > 0 && note.Questions.All(q => q.Answers.Count > 0),
             "note" => note.Complete ? note.Entries.All(entry => entry.Kind == EntryKinds.Note) : KeptAsNote(line, note),
+            "held" => !note.Complete,
             "no" => !note.Complete && note.AsNote is null && note.Questions.Count == 0,
             _ when meaning.StartsWith("read ", StringComparison.Ordinal) => note.Complete && Readings(note) == meaning,
             _ => note.Complete && Same(meaning, note),

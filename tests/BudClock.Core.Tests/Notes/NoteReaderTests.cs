@@ -172,7 +172,7 @@ public class NoteReaderTests
                 state ?? (kind == EntryKinds.Note || (kind.States.Length == 0 && given) ? "a hole, in the leaf, watered 5 cm" : null)
             )
             {
-                Sure = kind == EntryKinds.Died || kind == EntryKinds.GivenAway,
+                Sure = kind == EntryKinds.Died || kind == EntryKinds.GivenAway || kind == EntryKinds.Lost,
             };
         entry
             .Where(e => EntryCheck.Fault(e.Kind, e.On, e.Amount, e.Text, Specimens.Today) is null)

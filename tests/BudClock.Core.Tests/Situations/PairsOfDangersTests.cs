@@ -113,6 +113,19 @@ public class PairsOfDangersTests
         Assert.Contains("until the plant may be watered", flush.Reason, StringComparison.Ordinal);
     }
 
+    /// <summary>Leaves that were washed, or aphids rinsed off, take no salt out of the pot.</summary>
+    [Theory]
+    [InlineData("the leaves", true)]
+    [InlineData("off the aphids", true)]
+    [InlineData(null, false)]
+    [InlineData("through with rain", false)]
+    public void A_rinse_of_leaves_is_no_flush(string? words, bool salty)
+    {
+        Entry[] log = [At(Today.AddDays(-3), EntryKinds.RunOff, new Quantity(2500, Unit.Ppm)), At(Today.AddDays(-1), EntryKinds.Rinsed, text: words)];
+        var said = Say(("Cattleya intermedia", "bark", ""), [new("salt", [], 18, log)]).Advice;
+        Assert.Equal(salty, said.Any(a => a is { Verdict: Verdict.Do, Care: Care.Flush }));
+    }
+
     /// <summary>In leaf and fed by the leaf long ago, so that nothing is silent because nothing was due.</summary>
     static Assessment Say((string Taxon, string? Medium, string Sheet) kind, Danger[] dangers)
     {

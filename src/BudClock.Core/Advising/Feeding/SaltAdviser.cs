@@ -46,7 +46,7 @@ public sealed class SaltAdviser : IAdviser
     public static (string What, double Ppm, double Bears, DateOnly On)? Excess(Situation now)
     {
         var most = now.Needs("F10", "tds");
-        var flushed = now.Journal.Last(EntryKinds.Rinsed, EntryKinds.Repotted);
+        var flushed = now.Journal.Of(EntryKinds.Rinsed, EntryKinds.Repotted).LastOrDefault(entry => !entry.IsLeafRinse);
         return Found(now.Journal.Last(EntryKinds.RunOff), "Run-off", e => e.Amount?.InBase)
             ?? Found(
                 Given(),

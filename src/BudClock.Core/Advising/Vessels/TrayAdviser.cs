@@ -91,11 +91,12 @@ public sealed class TrayAdviser : IAdviser
     {
         if (now.Needs("W6", "flush") is not (> 0 and var every))
             return null;
-        var last = now.Journal.Last(EntryKinds.Rinsed, EntryKinds.Repotted)?.On ?? now.Arrival?.Arrived;
+        var rinsed = now.Journal.Of(EntryKinds.Rinsed, EntryKinds.Repotted).LastOrDefault(entry => !entry.IsLeafRinse);
+        var last = rinsed?.On ?? now.Arrival?.Arrived;
         if (last is not { } since)
             return null;
         var days = now.Today.DayNumber - since.DayNumber;
-        var what = now.Journal.Has(EntryKinds.Rinsed) ? "Flushed" : "Not flushed since";
+        var what = rinsed?.Kind == EntryKinds.Rinsed ? "Flushed" : "Not flushed since";
         return days < every
             ? null
             : new(
