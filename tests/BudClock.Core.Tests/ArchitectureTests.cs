@@ -45,6 +45,7 @@ public class ArchitectureTests
         "Planning",
         "Notes",
         "Formats",
+        "Formats.Lists",
     ];
 
     static IEnumerable<IType> Own =>

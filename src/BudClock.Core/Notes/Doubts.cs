@@ -107,8 +107,10 @@ static partial class Doubts
             return null;
         var words = match.Groups["where"].Value.ToLowerInvariant().Split([' ', ',', '-'], StringSplitOptions.RemoveEmptyEntries);
         var places = context.Index.Places;
+        // A garden without places has none that could be meant.
         if (
-            words.Any(Lexicon.Shipped.Whereabouts.Contains)
+            places.Count == 0
+            || words.Any(Lexicon.Shipped.Whereabouts.Contains)
             || words.Any(word => word.Length > 2 && places.Any(place => IsOf(place, word)))
             || words.Any(word => word.Any(char.IsAsciiDigit))
         )

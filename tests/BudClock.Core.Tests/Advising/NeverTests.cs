@@ -48,7 +48,9 @@ public class NeverTests
                 Check(0, raw.FeltWet && !raw.Bog && !raw.OverReservoir, "water within two days of a felt wet or damp medium", water);
                 Check(1, raw.Rot, "water or feed with rot that nobody cleared", water || feed);
                 Check(2, raw.NoRoots && !raw.Young, "water without a live root", water);
-                Check(3, raw.NoRoots || (raw.FeltWet && !raw.Bog && !raw.OverReservoir), "feed without a live root, or in a wet pot", feed);
+                Check(3, raw.NoRoots, "feed without a live root", feed);
+                // A mist on the leaf leaves the pot as it is.
+                Check(3, raw.FeltWet && !raw.Bog && !raw.OverReservoir, "feed in a wet pot", Does(said, ["feed"]));
                 Check(4, night < raw.FeedC, "feed in cold nights", feed);
                 Check(5, raw.DaysHere < 28, "feed for a newcomer", feed);
                 Check(6, raw.Rests, "feed at rest", feed);

@@ -99,6 +99,28 @@ public class GardenFileTests
     }
 
     [Theory]
+    [InlineData("2017", "2017", "2017-12-31", "2017-12-31")]
+    [InlineData("2018-05", "May 2018", "2018-05-31", "2018-05-31")]
+    [InlineData("2016-02", "February 2016", "2016-02-29", "2016-02-29")]
+    [InlineData("2018-spring", "spring 2018", "2018-05-31", "2018-11-30")]
+    [InlineData("2018-winter", "winter 2018", "2018-02-28", "2018-08-31")]
+    [InlineData("2018-autumn", "autumn 2018", "2018-11-30", "2019-05-31")]
+    public void A_rough_date_stays_as_rough_as_it_is(string code, string words, string north, string south)
+    {
+        var rough = RoughDate.Parse(code)!;
+        Assert.Equal((code, words), (rough.Code, rough.ToString()));
+        Assert.Equal((north, south), (rough.Latest(false).ToString("yyyy-MM-dd"), rough.Latest(true).ToString("yyyy-MM-dd")));
+        var file = $$"""
+            {"format":"bud-clock-garden","version":1,"garden":{"name":"a"},"places":[],
+             "plants":[{"tag":"A-1","taxon":"Hoya","acquiredAbout":"{{code}}","pottedAbout":"{{code}}"}]}
+            """;
+        var read = GardenFileReader.Read(file, CultureSheets.Shipped).Garden!;
+        Assert.Equal((rough, rough), (read.Plants[0].AcquiredAbout, read.Plants[0].PottedAbout));
+        Assert.Contains($"\"acquiredAbout\": \"{code}\"", GardenFileWriter.Write(read));
+        Assert.Null(RoughDate.Parse("2018-05-01"));
+    }
+
+    [Theory]
     [InlineData("\"value\": 11,", "\"value\": \"long\",", "plants[0].entries[1].value: expected a number, got \"long\"")]
     [InlineData("\"value\": 11,", "\"value\": -3,", "plants[0].entries[1].value: Roots can be 0 to 200 cm; −3 cm is outside that.")]
     [InlineData("\"value\": 11,", "", "plants[0].entries[1].unit: stands without a value")]
@@ -122,7 +144,7 @@ public class GardenFileTests
     [InlineData(
         "\"medium\": \"bark\"",
         "\"colour\": \"bark\"",
-        "plants[0].colour: not a member of this format; known here are tag, formerTags, name, taxon, sheet, place, vessel, acquired, pot, "
+        "plants[0].colour: not a member of this format; known here are tag, formerTags, name, taxon, sheet, place, vessel, acquired, acquiredAbout, pottedAbout, pot, "
             + "medium, "
             + "doubtful, synonyms, parent, origin, source, quarantineUntil, schools, organs, forecasts, entries"
     )]
