@@ -69,7 +69,7 @@ public static class Changes
         async (db, _) =>
         {
             if (await db.Devices.FirstOrDefaultAsync(d => d.Code == code) is { } row)
-                row.Removed = true;
+                (row.Removed, row.TokenHash) = (true, null);
         };
 
     /// <summary>Keeps a setting of what lies outside.</summary>

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Design;
@@ -15,8 +16,9 @@ public static class GardenDatabase
     /// <param name="between">Told of every statement; tests put their faults there.</param>
     public static IServiceCollection AddGarden(this IServiceCollection services, string dataFolder, params IInterceptor[] between) =>
         services
-            .AddDbContextFactory<GardenDb>(options => Configure(options, Path.Combine(dataFolder, FileName), between))
-            .AddSingleton(new PictureFolder(dataFolder))
+            .AddSingleton(new OpenFolder(dataFolder))
+            .AddSingleton<IDbContextFactory<GardenDb>>(all => new Databases(all.GetRequiredService<OpenFolder>(), between))
+            .AddSingleton(all => new PictureFolder(all.GetRequiredService<OpenFolder>()))
             .AddSingleton<GardenStore>()
             .AddSingleton<GardenWriter>();
 
@@ -39,6 +41,21 @@ public static class GardenDatabase
                 }.ToString()
             )
             .AddInterceptors([new Durable(), .. between]);
+
+    /// <summary>The database of the folder that is open when it is asked for.</summary>
+    sealed class Databases(OpenFolder folder, IInterceptor[] between) : IDbContextFactory<GardenDb>
+    {
+        readonly ConcurrentDictionary<string, DbContextOptions<GardenDb>> known = new();
+
+        public GardenDb CreateDbContext() => new(known.GetOrAdd(folder.Path, Options));
+
+        DbContextOptions<GardenDb> Options(string path)
+        {
+            var options = new DbContextOptionsBuilder<GardenDb>();
+            Configure(options, Path.Combine(path, FileName), between);
+            return options.Options;
+        }
+    }
 
     /// <summary>synchronous=FULL belongs to each connection, not to the file.</summary>
     sealed class Durable : DbConnectionInterceptor

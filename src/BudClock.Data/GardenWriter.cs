@@ -115,30 +115,6 @@ public sealed class GardenWriter(IDbContextFactory<GardenDb> databases)
         return places;
     }
 
-    /// <summary>
-    /// Takes everything out of the folder's database, as one transaction: for a demo's folder, in which nothing is anybody's own.
-    /// </summary>
-    public async Task EmptyAsync(CancellationToken cancel = default)
-    {
-        await gate.WaitAsync(cancel);
-        try
-        {
-            await using var db = await databases.CreateDbContextAsync(cancel);
-            await using var transaction = await db.Database.BeginTransactionAsync(cancel);
-            await db.Database.ExecuteSqlRawAsync("PRAGMA defer_foreign_keys = ON", cancel);
-            foreach (var table in db.Model.GetEntityTypes().Select(type => type.GetTableName()).OfType<string>().Distinct())
-            {
-                await using var command = Rows.Command(db, $"DELETE FROM \"{table}\"");
-                await command.ExecuteNonQueryAsync(cancel);
-            }
-            await transaction.CommitAsync(cancel);
-        }
-        finally
-        {
-            gate.Release();
-        }
-    }
-
     readonly SemaphoreSlim gate = new(1, 1);
 
     /// <summary>Writes an act whole or not at all. What this has returned from is on disk.</summary>

@@ -1,17 +1,21 @@
 namespace BudClock.Data;
 
 /// <summary>The pictures beside the database: one file in full size and one small, named after the entry they belong to.</summary>
-public sealed class PictureFolder(string dataFolder)
+public sealed class PictureFolder(OpenFolder open)
 {
+    /// <summary>The pictures beside the database of a folder.</summary>
+    public PictureFolder(string dataFolder)
+        : this(new OpenFolder(dataFolder)) { }
+
     public const string Name = "pictures";
     const string SmallEnding = "-small.jpg";
 
-    readonly string folder = Path.Combine(dataFolder, Name);
+    string Folder => Path.Combine(open.Path, Name);
 
     /// <summary>Writes a picture; it is on disk, and whole, when this returns.</summary>
     public void Save(string file, byte[] full, byte[] small)
     {
-        GardenFolder.Create(folder);
+        GardenFolder.Create(Folder);
         Durably.Write(PathOf(file), full);
         Durably.Write(PathOf(Small(file)), small);
     }
@@ -34,11 +38,11 @@ public sealed class PictureFolder(string dataFolder)
 
     /// <summary>The names of all files, the small ones left out.</summary>
     public IReadOnlyList<string> All =>
-        Directory.Exists(folder)
+        Directory.Exists(Folder)
             ?
             [
                 .. Directory
-                    .GetFiles(folder, "*.jpg")
+                    .GetFiles(Folder, "*.jpg")
                     .Select(path => Path.GetFileName(path)!)
                     .Where(Pictures.Sound) // what was put beside them by hand is not ours
                     .Where(name => !name.EndsWith(SmallEnding, StringComparison.Ordinal))
@@ -53,6 +57,6 @@ public sealed class PictureFolder(string dataFolder)
 
     string PathOf(string file) =>
         Pictures.Sound(file)
-            ? Path.Combine(folder, file)
+            ? Path.Combine(Folder, file)
             : throw new ArgumentException($"\"{file}\" is no name of a picture.", nameof(file));
 }

@@ -12,6 +12,9 @@ sealed class RowChange
     /// <summary>Counts the changes of a plant; taking one back is a change too, so it is never put back itself.</summary>
     const string Version = nameof(PlantRow.Version);
 
+    /// <summary>A secret that was given up never comes back with what is taken back.</summary>
+    const string Secret = nameof(DeviceRow.TokenHash);
+
     readonly EntityEntry entry;
     readonly EntityState state;
     readonly Dictionary<string, object?> before;
@@ -66,7 +69,7 @@ sealed class RowChange
                     : JsonSerializer.Serialize(touched.ToDictionary(p => p.Name, p => Stored(p, entry.Property(p).CurrentValue))),
         };
 
-    bool Touched(PropertyEntry property) => property.Metadata.Name != Version && !(state is EntityState.Modified && !property.IsModified);
+    bool Touched(PropertyEntry property) => property.Metadata.Name is not (Version or Secret) && !(state is EntityState.Modified && !property.IsModified);
 
     /// <summary>Makes the opposite change on a row: what was added goes, what was changed or taken away is as it was.</summary>
     /// <exception cref="ActRefusedException">Somebody changed it since.</exception>

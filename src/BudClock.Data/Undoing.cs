@@ -10,7 +10,8 @@ public static class Undoing
 {
     /// <summary>Takes back the author's last act that stands, whatever kind it was.</summary>
     /// <param name="found">Told which act it is, before it is taken back.</param>
-    public static Change Last(Action<ActRow> found) =>
+    /// <param name="passed">Told what was done since and stays, since it is no act to take back, such as a new secret.</param>
+    public static Change Last(Action<ActRow> found, Action<string> passed) =>
         async (db, act) =>
         {
             var last =
@@ -20,8 +21,13 @@ public static class Undoing
                     .FirstOrDefaultAsync()
                 ?? throw new ActRefusedException("There is nothing left to undo.");
             found(last);
+            if (await db.Acts.Where(a => a.Author == Kept && a.Number > last.Number).OrderByDescending(a => a.Number).FirstOrDefaultAsync() is { } kept)
+                passed(kept.Words);
             await TakeBackAsync(db, act, last);
         };
+
+    /// <summary>The author of what is never taken back and always said: secrets that were made anew, or given up.</summary>
+    public const string Kept = "kept";
 
     /// <summary>Takes a taking back back: what it undid stands again.</summary>
     public static Change Again(Guid undo, Action<ActRow> found) =>

@@ -19,6 +19,9 @@ public sealed record Outcome(bool Done, string? Trouble = null)
     /// <summary>What was taken back, for an undo.</summary>
     public string? Words { get; init; }
 
+    /// <summary>What was done since and is not taken back, since it is a secret; null for nothing.</summary>
+    public string? Stays { get; init; }
+
     /// <summary>It was sent before, and stands already.</summary>
     public bool Before { get; init; }
 }
@@ -30,7 +33,7 @@ public sealed class Logbook(GardenWriter writer, TodaysGarden glasshouse, Clock 
     public const string Grower = "grower";
 
     /// <summary>A garden's beginning is nobody's act to take back.</summary>
-    const string Beginning = "beginning";
+    public const string Beginning = "beginning";
     const string Aside = "aside";
 
     /// <summary>Writes an act. What this has returned from is on disk, and the garden in memory is as it is there.</summary>
@@ -122,10 +125,9 @@ public sealed class Logbook(GardenWriter writer, TodaysGarden glasshouse, Clock 
     public Task<Outcome> BeginAsync(string words, Change change) =>
         WriteAsync(Guid.CreateVersion7(), Beginning, words, change, null, CancellationToken.None);
 
-    /// <summary>Begins another garden in place of the one that is here, of which nothing is left: for the demo's folder only.</summary>
-    public async Task BeginAgainAsync(string words, GardenRecord garden)
+    /// <summary>Begins a garden from a whole record, in a folder that has none.</summary>
+    public async Task BeginWithAsync(string words, GardenRecord garden)
     {
-        await writer.EmptyAsync();
         glasshouse.Forget();
         await BeginAsync(words, ImportRows.Take(new ImportPlan(ImportDesk.Nothing, garden, ImportWay.Add, GardenToo: true)));
     }
@@ -133,6 +135,10 @@ public sealed class Logbook(GardenWriter writer, TodaysGarden glasshouse, Clock 
     /// <summary>Keeps something that is nobody's act to take back, such as a setting of what goes out.</summary>
     public Task<Outcome> AsideAsync(string words, Change change, CancellationToken cancel = default) =>
         WriteAsync(Guid.CreateVersion7(), Aside, words, change, null, cancel);
+
+    /// <summary>Makes a secret anew, or gives one up: undo passes over it, and says so.</summary>
+    public Task<Outcome> SecretAsync(Guid? id, string words, Change change) =>
+        WriteAsync(id, Undoing.Kept, words, change, null, CancellationToken.None);
 
     /// <summary>Keeps what devices measured. It is nobody's act, so undo passes over it.</summary>
     /// <returns>How many were of a place that is known.</returns>
@@ -147,8 +153,9 @@ public sealed class Logbook(GardenWriter writer, TodaysGarden glasshouse, Clock 
     public async Task<Outcome> UndoAsync(Guid? id, CancellationToken cancel = default)
     {
         string? words = null;
-        var outcome = await WriteAsync(id, "Undone", Undoing.Last(act => words = act.Words), cancel);
-        return outcome with { Words = words };
+        string? stays = null;
+        var outcome = await WriteAsync(id, "Undone", Undoing.Last(act => words = act.Words, kept => stays = kept), cancel);
+        return outcome with { Words = words, Stays = stays };
     }
 
     /// <summary>Takes an undo back.</summary>

@@ -94,6 +94,8 @@ public static class Server
         services.AddSingleton<ImportDesk>();
         services.AddSingleton<WaitingTexts>();
         services.AddSingleton(_ => held); // let go of when the server ends
+        // Each catches all of its own; what still escaped one would end it, and never the application.
+        services.Configure<HostOptions>(host => host.BackgroundServiceExceptionBehavior = BackgroundServiceExceptionBehavior.Ignore);
         services.AddHostedService<FirstReading>();
         services
             .AddDataProtection()
@@ -171,6 +173,12 @@ public static class Server
         if (!options.Demo)
             return;
         await DemoAsync(services);
+        var folder = services.GetRequiredService<OpenFolder>();
+        if (folder.Last() is { } practice && options.Day is null)
+        {
+            folder.Open(practice);
+            await GardenFolder.PrepareAsync(databases, practice, words => Log.Warning("{Words}", words));
+        }
         // A garden that was stepped goes on where it was.
         if (await SteppedState.ReadAsync(services.GetRequiredService<GardenStore>()) is { } stepped && options.Day is null)
             services.GetRequiredService<Clock>().StepTo(stepped.Day);

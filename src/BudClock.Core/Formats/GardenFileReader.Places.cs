@@ -88,6 +88,8 @@ public sealed partial class GardenFileReader
     {
         at.Known("code", "name", "place", "way", "dueMinutes", "fahrenheit", "topic", "paths");
         var code = Required(at, "code");
+        if (Gardens.Device.TopicFault(at.Text("topic")) is { } topic)
+            at.Fault("topic", topic);
         return new(code, at.Text("name") ?? code, RequiredPlace(at, places), at.OneOf("way", Gardens.Device.Ways) ?? Gardens.Device.Http)
         {
             DueMinutes = (int)(at.Number("dueMinutes", 1, 10_080) ?? 60),
@@ -104,8 +106,10 @@ public sealed partial class GardenFileReader
             return paths;
         known.Known([.. Gardens.Device.Measures]);
         foreach (var measure in known.Members())
-            if (known.Text(measure) is { } path)
-                paths[measure] = path;
+            if (known.Text(measure) is { } path && Gardens.Device.PathFault(path) is { } fault)
+                known.Fault(measure, fault);
+            else if (known.Text(measure) is { } sound)
+                paths[measure] = sound;
         return paths;
     }
 }

@@ -33,6 +33,38 @@ public sealed record Device(string Code, string Name, string Place, string Way)
     /// <summary>What a device can measure, and the time it measured.</summary>
     public static readonly IReadOnlyList<string> Measures = ["temperature", "humidity", "lux", "ppfd", "at"];
 
+    /// <summary>Longest topic or path, characters.</summary>
+    public const int LongestPath = 200;
+
+    /// <summary>What is wrong with a topic filter; null for nothing. + stands for one whole level, # for all that follow.</summary>
+    /// <remarks>Source: MQTT 5.0, sections 4.7.1 to 4.7.3: no empty filter, no null character, wildcards alone in their level.</remarks>
+    public static string? TopicFault(string? topic)
+    {
+        if (topic is null)
+            return null;
+        var levels = topic.Split('/');
+        var bad = levels.Where(
+            (level, index) => (level.Contains('#') && (level != "#" || index < levels.Length - 1)) || (level.Contains('+') && level != "+")
+        );
+        return topic.Length is 0 or > LongestPath || topic.Any(char.IsControl) || bad.Any()
+            ? $"\"{topic}\" is no topic: + stands for one whole level, # for all at the end, as in home/+/climate/#."
+            : null;
+    }
+
+    /// <summary>What is wrong with a path into a message; null for nothing: brackets that close, quotes in pairs, nothing unprintable.</summary>
+    public static string? PathFault(string? path) =>
+        path is null
+        || (
+            path.Length is > 0 and <= LongestPath
+            && !path.Any(char.IsControl)
+            && path.Count(c => c == '[') == path.Count(c => c == ']')
+            && path.Count(c => c == '(') == path.Count(c => c == ')')
+            && path.Count(c => c == '\'') % 2 == 0
+            && !path.Contains("..", StringComparison.Ordinal)
+        )
+            ? null
+            : $"\"{path}\" is not written as a path, such as sensors[0].temperature.";
+
     /// <summary>Compared by what it says.</summary>
     public bool Equals(Device? other) =>
         other is not null

@@ -136,7 +136,9 @@ static class ImportCommand
         if (!show)
         {
             sent.PutPictures();
-            var act = new Act(Guid.CreateVersion7(), Logbook.Grower, DateTimeOffset.UtcNow, $"{file.Name} taken in");
+            // A garden's beginning is nobody's act to take back.
+            var author = ReferenceEquals(here, ImportDesk.Nothing) ? Logbook.Beginning : Logbook.Grower;
+            var act = new Act(Guid.CreateVersion7(), author, DateTimeOffset.UtcNow, $"{file.Name} taken in");
             await stored.Services.GetRequiredService<GardenWriter>().WriteAsync(act, ImportRows.Take(plan));
         }
         Console.WriteLine(

@@ -1,21 +1,20 @@
+using BudClock.Web.Outside;
+
 namespace BudClock.Web.Doorstep;
 
-/// <summary>Reads a large garden while the grower's browser still opens. It is over before the server ends.</summary>
-sealed class FirstReading(TodaysGarden garden) : BackgroundService
+/// <summary>Reads a large garden while the grower's browser still opens.</summary>
+sealed class FirstReading(TodaysGarden garden) : Unending("The first reading")
 {
-    protected override Task ExecuteAsync(CancellationToken stoppingToken) =>
-        Task.Run(
-            async () =>
-            {
-                try
-                {
-                    await garden.TodayAsync();
-                }
-                catch (Exception fault)
-                {
-                    Serilog.Log.Warning("The garden could not be read yet: {Fault}", fault.Message);
-                }
-            },
-            stoppingToken
-        );
+    /// <inheritdoc/>
+    protected override TimeSpan QuietStart => TimeSpan.Zero;
+
+    /// <inheritdoc/>
+    protected override string Unforeseen(Exception fault) => "The garden could not be read yet.";
+
+    /// <inheritdoc/>
+    protected override async Task<TimeSpan> TurnAsync(CancellationToken stop)
+    {
+        await garden.TodayAsync();
+        return Timeout.InfiniteTimeSpan;
+    }
 }

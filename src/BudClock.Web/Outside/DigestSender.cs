@@ -22,7 +22,7 @@ public sealed class DigestSender(
     Clock clock,
     ServerOptions options,
     IHttpClientFactory clients
-) : BackgroundService
+) : Unending("The daily digest")
 {
     static readonly TimeSpan Between = TimeSpan.FromMinutes(1);
 
@@ -33,35 +33,34 @@ public sealed class DigestSender(
     public const string Client = "push";
 
     /// <summary>What became of the last digest, for the page; null before the first.</summary>
-    public string? Last { get; private set; }
-
-    protected override async Task ExecuteAsync(CancellationToken stop)
+    public string? Last
     {
-        using var timer = new PeriodicTimer(Between);
-        try
-        {
-            while (await timer.WaitForNextTickAsync(stop).ConfigureAwait(false))
-                await TrySendAsync(stop);
-        }
-        catch (OperationCanceledException) when (stop.IsCancellationRequested)
-        {
-            // the application ends
-        }
+        get => Trouble ?? field;
+        private set;
+    }
+
+    /// <inheritdoc/>
+    protected override TimeSpan QuietStart => Between;
+
+    /// <inheritdoc/>
+    protected override TimeSpan Latest => TimeSpan.FromHours(1);
+
+    /// <inheritdoc/>
+    protected override string Unforeseen(Exception fault) =>
+        $"Not sent: {(fault is OperationCanceledException ? $"no answer within {Patience.TotalSeconds:0.#} seconds" : fault.Message)}";
+
+    /// <inheritdoc/>
+    protected override async Task<TimeSpan> TurnAsync(CancellationToken stop)
+    {
+        await SendIfDueAsync(stop);
+        return Between;
     }
 
     /// <summary>Sends it where it is due. Whatever a mail server does, silence among it, the application goes on.</summary>
     public async Task TrySendAsync(CancellationToken stop)
     {
-        try
-        {
-            await SendIfDueAsync(stop);
-        }
-        catch (Exception fault) when (!stop.IsCancellationRequested)
-        {
-            var why = fault is OperationCanceledException ? $"no answer within {Patience.TotalSeconds:0} seconds" : fault.Message;
-            Log.Warning("The daily digest could not be sent: {Why}", why);
-            Last = $"Not sent: {why}";
-        }
+        await TakeTurnAsync(stop);
+        Last = Trouble ?? Last;
     }
 
     /// <summary>Sends today's digest where its hour has come, it was not sent yet, and anything asks.</summary>
@@ -80,13 +79,24 @@ public sealed class DigestSender(
         return true;
     }
 
+    /// <summary>Each way by itself; what went out is on record before the next one goes, so that nothing goes out twice.</summary>
     async Task SendAsync(NoticeSettings settings, Digest digest, GardenDay today, CancellationToken cancel)
     {
         if (settings.Mail is { } mail)
             await MailAsync(mail, digest, today, cancel);
-        IReadOnlyList<PushSubscription> left = settings.Push is { Count: > 0 } push ? await PushAsync(settings, push, digest, cancel) : [];
-        await logbook.AsideAsync("Digest sent", (settings with { Sent = today.Day, Push = left }).Keep(), cancel);
+        settings = await KeptAsync(kept => kept with { Sent = today.Day }, cancel);
+        foreach (var one in settings.Push ?? [])
+            if (!await PushAsync(settings, one, digest, cancel))
+                await KeptAsync(kept => kept with { Push = [.. (kept.Push ?? []).Where(p => p.Endpoint != one.Endpoint)] }, cancel);
         Last = $"{digest.Title}, sent for {Dates.Long(today.Day)}.";
+    }
+
+    /// <summary>Changes what is kept as it stands now: a link that was taken back while a digest went out stays taken back.</summary>
+    async Task<NoticeSettings> KeptAsync(Func<NoticeSettings, NoticeSettings> change, CancellationToken cancel)
+    {
+        var kept = change(await NoticeSettings.ReadAsync(store));
+        await logbook.AsideAsync("Digest sent", kept.Keep(), cancel);
+        return kept;
     }
 
     async Task MailAsync(MailSettings mail, Digest digest, GardenDay today, CancellationToken cancel)
@@ -111,43 +121,38 @@ public sealed class DigestSender(
         await server.DisconnectAsync(quit: true, patience.Token);
     }
 
-    /// <summary>The subscriptions that still stand: one that its browser gave up is forgotten.</summary>
-    async Task<IReadOnlyList<PushSubscription>> PushAsync(
-        NoticeSettings settings,
-        IReadOnlyList<PushSubscription> subscriptions,
-        Digest digest,
-        CancellationToken cancel
-    )
+    /// <summary>One browser is told.</summary>
+    /// <returns>False where it gave its subscription up, or where that cannot be used at all: it is forgotten.</returns>
+    async Task<bool> PushAsync(NoticeSettings settings, PushSubscription to, Digest digest, CancellationToken cancel)
     {
-        var push = new PushServiceClient(clients.CreateClient(Client))
-        {
-            DefaultAuthentication = new VapidAuthentication(settings.PushPublic, outside.Open(settings.PushPrivate))
-            {
-                Subject = "mailto:bud-clock@localhost",
-            },
-        };
         var text = JsonSerializer.Serialize(new { title = digest.Title, body = string.Join("\n", digest.Lines.Take(4)) });
-        var left = new List<PushSubscription>();
-        foreach (var one in subscriptions)
-            try
+        try
+        {
+            var push = new PushServiceClient(clients.CreateClient(Client))
             {
-                await push.RequestPushMessageDeliveryAsync(
-                    one,
-                    new PushMessage(text) { Urgency = PushMessageUrgency.Normal, TimeToLive = 12 * 3600 },
-                    cancel
-                );
-                left.Add(one);
-            }
-            catch (PushServiceClientException gone)
-                when (gone.StatusCode is System.Net.HttpStatusCode.Gone or System.Net.HttpStatusCode.NotFound)
-            {
-                Log.Information("A browser does not want notifications any more.");
-            }
-            catch (Exception fault) when (fault is HttpRequestException or PushServiceClientException or TaskCanceledException)
-            {
-                Log.Warning("A web notification could not be delivered: {Why}", fault.Message);
-                left.Add(one);
-            }
-        return left;
+                DefaultAuthentication = new VapidAuthentication(settings.PushPublic, outside.Open(settings.PushPrivate))
+                {
+                    Subject = "mailto:bud-clock@localhost",
+                },
+            };
+            var message = new PushMessage(text) { Urgency = PushMessageUrgency.Normal, TimeToLive = 12 * 3600 };
+            await push.RequestPushMessageDeliveryAsync(to, message, cancel);
+            return true;
+        }
+        catch (PushServiceClientException gone) when (gone.StatusCode is System.Net.HttpStatusCode.Gone or System.Net.HttpStatusCode.NotFound)
+        {
+            Log.Information("A browser does not want notifications any more.");
+            return false;
+        }
+        catch (Exception fault) when (fault is HttpRequestException or PushServiceClientException or TaskCanceledException && !cancel.IsCancellationRequested)
+        {
+            Log.Warning("A web notification could not be delivered: {Why}", fault.Message);
+            return true;
+        }
+        catch (Exception fault) when (!cancel.IsCancellationRequested)
+        {
+            Log.Warning("A subscription to notifications cannot be used, and is forgotten: {Why}", fault.Message);
+            return false;
+        }
     }
 }

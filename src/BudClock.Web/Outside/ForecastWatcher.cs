@@ -2,7 +2,6 @@ using System.Globalization;
 using Newtonsoft.Json;
 using Newtonsoft.Json.Linq;
 using Polly.Timeout;
-using Serilog;
 
 namespace BudClock.Web.Outside;
 
@@ -17,7 +16,7 @@ public sealed class ForecastWatcher(
     TodaysGarden glasshouse,
     Logbook logbook,
     Clock clock
-) : BackgroundService
+) : Unending("The forecast")
 {
     /// <summary>The name of its client, whose time-outs and retries are set where it is made.</summary>
     public const string Client = "forecast";
@@ -26,62 +25,49 @@ public sealed class ForecastWatcher(
     public const int Days = 14;
 
     static readonly TimeSpan Every = TimeSpan.FromHours(3);
-    static readonly TimeSpan AfterFault = TimeSpan.FromMinutes(15);
 
-    CancellationTokenSource again = new();
-
-    /// <summary>What was wrong when it was last asked; null while it is well.</summary>
-    public string? Trouble { get; private set; }
+    /// <inheritdoc/>
+    protected override TimeSpan Latest => TimeSpan.FromMinutes(30);
 
     /// <summary>When it last answered.</summary>
     public DateTimeOffset? Answered { get; private set; }
 
     /// <inheritdoc/>
-    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    public override Task StartAsync(CancellationToken cancellationToken)
     {
-        settings.Changed += () => again.Cancel();
-        await OutsideSettings.QuietStartAsync(again.Token, stoppingToken);
-        while (!stoppingToken.IsCancellationRequested)
-        {
-            again = new();
-            using var either = CancellationTokenSource.CreateLinkedTokenSource(stoppingToken, again.Token);
-            try
-            {
-                await AskAsync(either.Token);
-                await Task.Delay(Trouble is null ? Every : AfterFault, either.Token);
-            }
-            catch (OperationCanceledException)
-            {
-                // the settings changed, or the application ends
-            }
-            catch (Exception fault)
-            {
-                Log.Warning(fault, "The forecast could not be kept.");
-                Trouble = "The forecast could not be written to the disk.";
-            }
-        }
+        settings.Changed += Again;
+        return base.StartAsync(cancellationToken);
     }
 
+    /// <inheritdoc/>
+    protected override string Unforeseen(Exception fault) =>
+        fault is Microsoft.Data.Sqlite.SqliteException or IOException
+            ? "The forecast could not be written to the disk."
+            : "The forecast service answers in a way that is not understood; the last forecast stands.";
+
     /// <summary>Asks now and keeps what is said.</summary>
-    public async Task AskAsync(CancellationToken stop)
+    public Task AskAsync(CancellationToken stop) => TakeTurnAsync(stop);
+
+    /// <inheritdoc/>
+    protected override async Task<TimeSpan> TurnAsync(CancellationToken stop)
     {
         if (
             await settings.ForecastAsync() is not { Address.Length: > 0 } service
             || (await glasshouse.TodayAsync())?.Garden is not { } garden
         )
-        {
-            Trouble = null;
-            return;
-        }
+            return Timeout.InfiniteTimeSpan;
         if (garden.Latitude is null)
         {
-            Trouble = "The garden's latitude is not known, so no forecast can be asked for. Enter it under Garden.";
-            return;
+            Say("The garden's latitude is not known, so no forecast can be asked for. Enter it under Garden.");
+            return Every;
         }
         var answer = await AskAsync(service, garden, stop);
         if (answer.Days.Count > 0)
             await logbook.ForecastAsync(answer.Days, stop);
-        (Trouble, Answered) = (answer.Fault, answer.Fault is null ? clock.GetUtcNow() : Answered);
+        Say(answer.Fault);
+        if (answer.Fault is null)
+            Answered = clock.GetUtcNow();
+        return Every;
     }
 
     async Task<ForecastAnswer> AskAsync(ForecastSettings service, Garden garden, CancellationToken stop)
@@ -101,7 +87,7 @@ public sealed class ForecastWatcher(
                 : new([], $"The forecast service answered {(int)answer.StatusCode}; the last forecast stands.");
         }
         catch (Exception fault)
-            when (fault is HttpRequestException or TimeoutRejectedException or Polly.CircuitBreaker.BrokenCircuitException
+            when (fault is HttpRequestException or IOException or TimeoutRejectedException or Polly.CircuitBreaker.BrokenCircuitException
                 || (fault is OperationCanceledException && !stop.IsCancellationRequested)
             )
         {
@@ -132,11 +118,18 @@ public sealed class ForecastWatcher(
                 return new([], $"The forecast's answer has nothing at {service.Days} or {service.Min}; check the mapping.");
             List<ForecastDay> days = [];
             for (var i = 0; i < on.Count; i++)
-                if (Day(on[i]) is { } day && Sound(Number(min, i), Number(max, i)) && day >= today && day < today.AddDays(Days + 2))
+                if (
+                    Day(on[i]) is { } day
+                    && day >= today
+                    && day < today.AddDays(Days + 2)
+                    && Sound(Number(min, i), Number(max, i))
+                    && Within(Sun(service, Number(sun, i)), 24)
+                    && Within(Number(air, i), 100)
+                )
                     days.Add(
                         new(null, day, Number(min, i), Number(max, i))
                         {
-                            SunHours = service.SunSeconds ? Number(sun, i) / 3600 : Number(sun, i),
+                            SunHours = Sun(service, Number(sun, i)),
                             HumidityPct = Number(air, i),
                             Made = today,
                         }
@@ -170,6 +163,12 @@ public sealed class ForecastWatcher(
             ? list[i].Value<double>()
             : null;
 
+    static double? Sun(ForecastSettings service, double? written) => service.SunSeconds ? written / 3600 : written;
+
+    static bool Within(double? number, double most) => number is null || (number >= 0 && number <= most);
+
     static bool Sound(double? min, double? max) =>
-        !(min is < -80 or > 60) && !(max is < -80 or > 70) && !(min > max) && (min ?? max) is not null;
+        double.IsFinite(min ?? 0)
+        && double.IsFinite(max ?? 0)
+        && !(min is < -80 or > 60) && !(max is < -80 or > 70) && !(min > max) && (min ?? max) is not null;
 }

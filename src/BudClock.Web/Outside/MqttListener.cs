@@ -8,60 +8,41 @@ namespace BudClock.Web.Outside;
 /// <summary>
 /// Listens to the broker for the devices that speak to it; a broker that hangs or goes away is tried again, later each time.
 /// </summary>
-public sealed class MqttListener(GardenStore store, OutsideSettings settings, ReadingIntake intake, Clock clock) : BackgroundService
+public sealed class MqttListener(GardenStore store, OutsideSettings settings, ReadingIntake intake, Clock clock)
+    : Unending("The broker")
 {
     static readonly TimeSpan Patience = TimeSpan.FromSeconds(10);
-    static readonly TimeSpan Soonest = TimeSpan.FromSeconds(2);
-    static readonly TimeSpan Latest = TimeSpan.FromMinutes(5);
     const int TlsPort = 8883;
     const int LargestMessage = 64 * 1024;
-
-    CancellationTokenSource again = new();
-
-    /// <summary>What there is to say of the broker: null while it is well or none is set.</summary>
-    public string? Trouble { get; private set; }
 
     /// <summary>It is connected.</summary>
     public bool Connected { get; private set; }
 
     /// <inheritdoc/>
-    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    public override Task StartAsync(CancellationToken cancellationToken)
     {
-        settings.Changed += () => again.Cancel();
-        await OutsideSettings.QuietStartAsync(again.Token, stoppingToken);
-        var wait = Soonest;
-        while (!stoppingToken.IsCancellationRequested)
-        {
-            again = new();
-            using var either = CancellationTokenSource.CreateLinkedTokenSource(stoppingToken, again.Token);
-            try
-            {
-                if (await ListenAsync(either.Token))
-                    wait = Soonest;
-                await Task.Delay(wait, either.Token);
-                wait = wait * 2 < Latest ? wait * 2 : Latest;
-            }
-            catch (OperationCanceledException)
-            {
-                wait = Soonest; // the settings changed, or the application ends
-            }
-        }
+        settings.Changed += Again;
+        return base.StartAsync(cancellationToken);
     }
 
+    /// <inheritdoc/>
+    protected override string Unforeseen(Exception fault) =>
+        fault is MqttCommunicationException or TimeoutException or OperationCanceledException
+            ? $"The broker at {called} does not answer; it is called again."
+            : $"The broker at {called} answers in a way that is not understood; it is called again.";
+
+    string called = "";
+
     /// <summary>Listens until the connection is lost.</summary>
-    /// <returns>It was connected.</returns>
-    async Task<bool> ListenAsync(CancellationToken stop)
+    protected override async Task<TimeSpan> TurnAsync(CancellationToken stop)
     {
-        var devices = (await store.DevicesAsync())
-            .Select(kept => kept.Device)
-            .Where(d => d is { Way: Device.Mqtt, Topic: not null })
-            .ToList();
+        var all = (await store.DevicesAsync()).Select(kept => kept.Device).Where(d => d is { Way: Device.Mqtt, Topic: not null }).ToList();
+        var devices = all.Where(device => Device.TopicFault(device.Topic) is null).ToList();
+        if (all.Except(devices).FirstOrDefault() is { } wrong)
+            Say($"{wrong.Name} is not listened to: {Device.TopicFault(wrong.Topic)}");
         if (await settings.BrokerAsync() is not { Host.Length: > 0 } broker || devices.Count == 0)
-        {
-            Trouble = null;
-            await Task.Delay(Timeout.Infinite, stop);
-            return false;
-        }
+            return Timeout.InfiniteTimeSpan;
+        called = $"{broker.Host}, port {broker.Port},";
         using var client = new MqttClientFactory().CreateMqttClient();
         var lost = new TaskCompletionSource();
         client.DisconnectedAsync += _ =>
@@ -70,26 +51,19 @@ public sealed class MqttListener(GardenStore store, OutsideSettings settings, Re
             return Task.CompletedTask;
         };
         client.ApplicationMessageReceivedAsync += message => TakeAsync(devices, message.ApplicationMessage, stop);
+        var besides = all.Count > devices.Count ? Trouble : null;
         try
         {
             if (await ConnectAsync(client, broker, devices, stop) is var code && code is not MqttClientConnectResultCode.Success)
             {
-                Trouble = $"The broker at {broker.Host} refused ({code}). Check the name and the password.";
-                return false;
+                Say($"The broker at {broker.Host} refused ({code}). Check the name and the password.");
+                return TimeSpan.Zero;
             }
-            (Connected, Trouble) = (true, null);
+            Connected = true;
+            Say(besides);
             await lost.Task.WaitAsync(stop);
-            Trouble = $"The broker at {broker.Host} hung up; it is called again.";
-            return true;
-        }
-        catch (Exception fault)
-            when (fault is MqttCommunicationException or MqttClientUnexpectedDisconnectReceivedException or TimeoutException
-                || (fault is OperationCanceledException && !stop.IsCancellationRequested)
-            )
-        {
-            Trouble = $"The broker at {broker.Host}, port {broker.Port}, does not answer; it is called again.";
-            Log.Warning("{Trouble} {Fault}", Trouble, fault.Message);
-            return false;
+            Say($"The broker at {broker.Host} hung up; it is called again.");
+            return TimeSpan.Zero;
         }
         finally
         {

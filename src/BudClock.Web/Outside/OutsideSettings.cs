@@ -69,15 +69,6 @@ public sealed class OutsideSettings(GardenStore store, IDataProtectionProvider p
     /// <summary>Tells whoever listens outside to look again.</summary>
     public void Tell() => Changed?.Invoke();
 
-    static readonly TimeSpan AtStart = TimeSpan.FromSeconds(5);
-
-    /// <summary>The first moments after a start belong to the grower's page; a change of settings ends them.</summary>
-    public static async Task QuietStartAsync(CancellationToken changed, CancellationToken stop)
-    {
-        using var either = CancellationTokenSource.CreateLinkedTokenSource(stop, changed);
-        await Task.Delay(AtStart, either.Token).ConfigureAwait(ConfigureAwaitOptions.SuppressThrowing);
-    }
-
     async Task<T?> ReadAsync<T>(string name)
         where T : class
     {

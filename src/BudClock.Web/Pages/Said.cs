@@ -12,7 +12,7 @@ public sealed record Said(ReadNote? Note, string? Words, bool Trouble, bool CanU
     public Guid? Redo { get; init; }
 
     public static Said Undone(Outcome undo) =>
-        Done($"Taken back: {undo.Words}. Nothing is lost: it can stand again.") with
+        Done($"Taken back: {undo.Words}. {(undo.Stays is { } stays ? $"What stays is {stays}: secrets are not taken back. " : "")}Nothing is lost: it can stand again.") with
         {
             Redo = undo.Act,
         };

@@ -7,6 +7,7 @@ using BudClock.StandIns;
 using BudClock.Web.Demo;
 using BudClock.Web.Outside;
 using BudClock.Web.StandIns;
+using Microsoft.EntityFrameworkCore;
 
 namespace BudClock.Web.Practising;
 
@@ -22,6 +23,8 @@ public sealed class SteppingDesk(
     ServerOptions options,
     OutsideSettings outside,
     PictureFolder pictures,
+    OpenFolder folder,
+    IDbContextFactory<GardenDb> databases,
     IEnumerable<IHostedService> services
 )
 {
@@ -34,6 +37,9 @@ public sealed class SteppingDesk(
     readonly SemaphoreSlim gate = new(1, 1);
 
     static SimulatedWeather Weather(string? situation) => new(PracticeSituations.Named(situation)?.Seed ?? DemoWeather.Seed);
+
+    /// <summary>The garden that is open is a practice's, and not the one of the demo's own folder.</summary>
+    public bool Away => !folder.AtHome;
 
     /// <summary>This garden's clock can be stepped.</summary>
     public bool CanStep => options.Demo;
@@ -223,7 +229,40 @@ public sealed class SteppingDesk(
             state.Bloomed
         );
 
-    /// <summary>Begins a set situation in place of the garden that is here, or the demo again for null. Only in a demo's folder.</summary>
+    /// <summary>A practice has a folder of its own inside the demo's; what was written in another one stays in that.</summary>
+    async Task OpenAsync(string name)
+    {
+        var stamp = DateTime.UtcNow.ToString("yyyyMMdd-HHmmss", System.Globalization.CultureInfo.InvariantCulture);
+        var inside = Path.Combine(folder.Home, "practice", $"{stamp}-{name}");
+        GardenFolder.Create(inside);
+        folder.Open(inside);
+        await GardenFolder.PrepareAsync(databases, inside, words => Serilog.Log.Warning("{Words}", words));
+        glasshouse.Forget();
+    }
+
+    /// <summary>The garden of the demo's own folder, as it was left.</summary>
+    public async Task HomeAsync()
+    {
+        await gate.WaitAsync();
+        try
+        {
+            folder.Open(folder.Home);
+            glasshouse.Forget();
+            var stepped = await StateAsync();
+            clock.StepTo(stepped?.Day ?? options.Day ?? DemoGarden.Day);
+            glasshouse.Forget();
+            if (stepped is null)
+                foreach (var devices in services.OfType<StandInProcesses>())
+                    await devices.StartAsync(CancellationToken.None);
+            outside.Tell();
+        }
+        finally
+        {
+            gate.Release();
+        }
+    }
+
+    /// <summary>Begins a set situation, or the lighthouse as it was at first for null, in a folder of its own. Only in a demo.</summary>
     public async Task BeginAsync(PracticeSituation? situation, CancellationToken cancel)
     {
         if (!CanStep)
@@ -231,10 +270,11 @@ public sealed class SteppingDesk(
         await gate.WaitAsync(cancel);
         try
         {
+            await OpenAsync(situation?.Name ?? "lighthouse");
             await StandAloneAsync();
             var garden = situation?.Garden ?? DemoGarden.With(pictures);
             var day = situation?.Day ?? DemoGarden.Day;
-            await logbook.BeginAgainAsync(situation is null ? "The demo garden" : situation.Title, garden);
+            await logbook.BeginWithAsync(situation is null ? "The demo garden" : situation.Title, garden);
             clock.StepTo(day);
             glasshouse.Forget();
             var sky = new SimulatedSky(Weather(situation?.Name), new GardenDays(garden.Garden));

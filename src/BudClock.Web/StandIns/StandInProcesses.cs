@@ -17,7 +17,7 @@ public sealed class StandInProcesses(
     OutsideSettings settings,
     ServerOptions options,
     Clock clock
-) : BackgroundService
+) : Unending("The stand-in devices")
 {
     /// <summary>Seconds from one reading to the next.</summary>
     const int Every = 300;
@@ -28,10 +28,17 @@ public sealed class StandInProcesses(
     readonly List<Process> running = [];
 
     /// <inheritdoc/>
-    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    protected override TimeSpan QuietStart => TimeSpan.Zero;
+
+    /// <inheritdoc/>
+    protected override string Unforeseen(Exception fault) => "They could not be started.";
+
+    /// <inheritdoc/>
+    protected override async Task<TimeSpan> TurnAsync(CancellationToken stop)
     {
+        EndAll();
         if (await glasshouse.TodayAsync() is not { } today)
-            return;
+            return Timeout.InfiniteTimeSpan;
         var port = options.Port + PortAbove;
         Start("forecast", "--port", port.ToString(CultureInfo.InvariantCulture));
         if (await settings.ForecastAsync() is null)
@@ -56,6 +63,7 @@ public sealed class StandInProcesses(
                 Every.ToString(CultureInfo.InvariantCulture)
             );
         }
+        return Timeout.InfiniteTimeSpan;
     }
 
     /// <summary>Nobody's act, so that undo passes over it.</summary>
@@ -103,6 +111,11 @@ public sealed class StandInProcesses(
     public override async Task StopAsync(CancellationToken cancellationToken)
     {
         await base.StopAsync(cancellationToken);
+        EndAll();
+    }
+
+    void EndAll()
+    {
         foreach (var process in running)
         {
             process.StandardInput.Close();

@@ -6,7 +6,6 @@ namespace BudClock.Web.Pages.Places;
 public sealed class DeviceForm
 {
     const int LongestName = 40;
-    const int LongestPath = 200;
 
     public string? Code { get; set; }
     public string? Name { get; set; }
@@ -59,9 +58,9 @@ public sealed class DeviceForm
             return (null, $"\"{Due}\" is no number of minutes from 1 to 10080, which is a week.");
         if (Way == Device.Mqtt && string.IsNullOrWhiteSpace(Topic))
             return (null, "A device that speaks to the broker needs its topic.");
-        if (TopicFault(Topic?.Trim()) is { } wrong)
+        if (!string.IsNullOrWhiteSpace(Topic) && Device.TopicFault(Topic.Trim()) is { } wrong)
             return (null, wrong);
-        if (Typed.FirstOrDefault(path => path.Path?.Length > LongestPath || PathFault(path.Path)) is { Measure: { } measure })
+        if (Typed.FirstOrDefault(path => path.Path?.Length > Device.LongestPath || PathFault(path.Path)) is { Measure: { } measure })
             return (null, $"Where {measure} stands is not written as a path, such as sensors[0].{measure}.");
         return (
             new(Code ?? Codes.For(name, "device", today.Devices.Select(d => d.Code)), name, place.Code, Way)
@@ -77,24 +76,12 @@ public sealed class DeviceForm
         );
     }
 
-    /// <summary>+ stands for one whole level, # for all that follow (MQTT 5, 4.7).</summary>
-    static string? TopicFault(string? topic)
-    {
-        if (string.IsNullOrEmpty(topic))
-            return null;
-        var levels = topic.Split('/');
-        var bad = levels.Where(
-            (level, index) => (level.Contains('#') && (level != "#" || index < levels.Length - 1)) || (level.Contains('+') && level != "+")
-        );
-        return topic.Length > LongestPath || bad.Any()
-            ? $"\"{topic}\" is no topic: + stands for one whole level, # for all at the end, as in home/+/climate/#."
-            : null;
-    }
-
     static bool PathFault(string? path)
     {
         if (string.IsNullOrWhiteSpace(path))
             return false;
+        if (Device.PathFault(path.Trim()) is not null)
+            return true;
         try
         {
             new Newtonsoft.Json.Linq.JObject().SelectToken(path.Trim());

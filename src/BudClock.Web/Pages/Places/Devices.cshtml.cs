@@ -91,7 +91,11 @@ public sealed class DevicesModel(
         if (Today.Devices.FirstOrDefault(known => known.Code == Form.Code) is not { } device)
             return await WrongAsync("That device is not there any more.");
         var (token, hash) = DeviceToken.New();
-        return await SavedAsync(device, $"A new token for {device.Name}", Changes.Device(device, hash), token);
+        return await SavedAsync(
+            device,
+            await logbook.SecretAsync(Act, $"the new token of {device.Name}", Changes.Device(device, hash)),
+            token
+        );
     }
 
     /// <summary>Takes a device away; what it sent stays.</summary>
@@ -124,9 +128,11 @@ public sealed class DevicesModel(
         return RedirectToPage();
     }
 
-    async Task<IActionResult> SavedAsync(Device device, string words, Change change, string? token)
+    async Task<IActionResult> SavedAsync(Device device, string words, Change change, string? token) =>
+        await SavedAsync(device, await logbook.WriteAsync(Act, words, change), token);
+
+    async Task<IActionResult> SavedAsync(Device device, Outcome outcome, string? token)
     {
-        var outcome = await logbook.WriteAsync(Act, words, change);
         if (!outcome.Done)
             return await WrongAsync(outcome.Trouble!);
         intake.Forget(device.Code);

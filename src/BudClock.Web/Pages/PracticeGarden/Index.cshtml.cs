@@ -8,6 +8,9 @@ namespace BudClock.Web.Pages.PracticeGarden;
 public sealed class IndexModel(TodaysGarden glasshouse, SteppingDesk desk) : GardenPage(glasshouse)
 {
     public bool CanStep => desk.CanStep;
+
+    /// <summary>A practice is open, and the lighthouse waits.</summary>
+    public bool Away => desk.Away;
     public SteppedState? State { get; private set; }
 
     public async Task OnGetAsync() => State = await desk.StateAsync();
@@ -20,12 +23,21 @@ public sealed class IndexModel(TodaysGarden glasshouse, SteppingDesk desk) : Gar
         return Redirect("/");
     }
 
-    /// <summary>Back to the lighthouse.</summary>
+    /// <summary>The lighthouse as it was at first, beside the one that is here.</summary>
     public async Task<IActionResult> OnPostDemoAsync(CancellationToken cancel)
     {
         if (!desk.CanStep)
             return NotFound();
         await desk.BeginAsync(null, cancel);
+        return Redirect("/");
+    }
+
+    /// <summary>Back to the lighthouse as it was left.</summary>
+    public async Task<IActionResult> OnPostHomeAsync()
+    {
+        if (!desk.CanStep)
+            return NotFound();
+        await desk.HomeAsync();
         return Redirect("/");
     }
 }

@@ -55,13 +55,13 @@ public sealed class CalendarModel(
     public async Task<IActionResult> OnPostLinkAsync()
     {
         await ShowAsync();
-        return await KeepAsync(Settings with { CalendarToken = DeviceToken.New().Token }, "A new link to the calendar");
+        return await KeepAsync(Settings with { CalendarToken = DeviceToken.New().Token }, "the new link to the calendar", secret: true);
     }
 
     public async Task<IActionResult> OnPostRevokeAsync()
     {
         await ShowAsync();
-        return await KeepAsync(Settings with { CalendarToken = null }, "The calendar's link taken back");
+        return await KeepAsync(Settings with { CalendarToken = null }, "the calendar's link, which holds no more", secret: true);
     }
 
     public IActionResult OnPostFile() =>
@@ -112,9 +112,10 @@ public sealed class CalendarModel(
         return await KeepAsync(Settings with { Push = [] }, "Web notifications ended");
     }
 
-    async Task<IActionResult> KeepAsync(NoticeSettings settings, string words)
+    async Task<IActionResult> KeepAsync(NoticeSettings settings, string words, bool secret = false)
     {
-        Fault = (await logbook.AsideAsync(words, settings.Keep())).Trouble;
+        var kept = secret ? logbook.SecretAsync(null, words, settings.Keep()) : logbook.AsideAsync(words, settings.Keep());
+        Fault = (await kept).Trouble;
         return Fault is null ? Redirect("/triggers/calendar") : Page();
     }
 
