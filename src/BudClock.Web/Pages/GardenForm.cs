@@ -14,6 +14,9 @@ public sealed class GardenForm
     public string? TimeZone { get; set; }
     public bool UsUnits { get; set; }
 
+    /// <summary>The browser speaks American English, so US units are offered.</summary>
+    public bool OfferUs { get; set; }
+
     /// <summary>The zone is right although the sun there says otherwise.</summary>
     public bool ZoneIsRight { get; set; }
 
@@ -21,7 +24,13 @@ public sealed class GardenForm
     public bool ZoneAsked { get; private set; }
 
     /// <summary>The position as read; null for none.</summary>
-    public Coordinates? Position => Coordinates.Read(Where);
+    public Coordinates? Position => Coordinates.Read(Where) ?? (Meant is [var town] ? town.Position : null);
+
+    /// <summary>The towns that the position names, where it is a name; one where it is clear which.</summary>
+    IReadOnlyList<Town> Meant => Coordinates.Read(Where) is null ? Towns.Named(Where) : [];
+
+    /// <summary>Towns of one name to choose from; empty where it is clear.</summary>
+    public IReadOnlyList<Town> Asked => Meant is { Count: > 1 } several ? several : [];
 
     /// <summary>Every time zone known here, by IANA name.</summary>
     public static IReadOnlyList<string> TimeZones { get; } =
@@ -64,8 +73,13 @@ public sealed class GardenForm
 
     Coordinates? ReadPosition(ModelStateDictionary faults)
     {
-        if (Position is not { } position)
-            faults.AddModelError("Form.Where", $"\"{Where}\" is no position; write it like 51.5 N 0.7 E, or tap the map.");
+        // A town knows its own clock.
+        if (Meant is [var town] && !ZoneIsRight)
+            TimeZone = town.TimeZone;
+        if (Asked.Count > 0)
+            faults.AddModelError("Form.Where", $"Several towns are called {Where!.Trim()}: choose one.");
+        else if (Position is not { } position)
+            faults.AddModelError("Form.Where", $"\"{Where}\" is no position and no larger town; write it like 51.5 N 0.7 E, or tap the map.");
         else if (TimeZone is not null && TimeZoneInfo.TryFindSystemTimeZoneById(TimeZone, out var zone))
             CheckZone(position, zone, faults);
         if (TimeZone is null || !TimeZoneInfo.TryFindSystemTimeZoneById(TimeZone, out _))

@@ -22,6 +22,7 @@ public sealed class SteppingDesk(
     Clock clock,
     ServerOptions options,
     OutsideSettings outside,
+    ReadingIntake intake,
     PictureFolder pictures,
     OpenFolder folder,
     IDbContextFactory<GardenDb> databases,
@@ -153,6 +154,9 @@ public sealed class SteppingDesk(
             .ToList();
         if (readings.Count > 0)
             await logbook.MeasureAsync(readings, cancel);
+        // What each device said last is read anew: it spoke by the step.
+        foreach (var device in today.Devices)
+            intake.Forget(device.Code);
         await logbook.ForecastAsync([.. sky.Forecast(day)], cancel);
     }
 

@@ -74,6 +74,12 @@ public sealed class Chromium : IDisposable
         return this;
     }
 
+    public void Back() => driver.Navigate().Back();
+
+    public void Forward() => driver.Navigate().Forward();
+
+    public void Reload() => driver.Navigate().Refresh();
+
     public string Path => new Uri(driver.Url).PathAndQuery;
 
     public IWebElement Find(string css) => Waiting().Until(d => d.FindElements(By.CssSelector(css)).FirstOrDefault());

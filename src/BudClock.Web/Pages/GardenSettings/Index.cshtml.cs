@@ -52,6 +52,11 @@ public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store, Logbo
         Acts = await store.ActsAsync(ActsShown);
         if (Form.Read(ModelState, Today.Garden) is not { } garden)
             return Page();
+        if (garden == Today.Garden)
+        {
+            Done = "Nothing was changed.";
+            return Page();
+        }
         var outcome = await logbook.WriteAsync(Act, $"The garden {garden.Name}", Changes.Garden(garden));
         (Done, Faults) = outcome.Done ? ("Saved.", Faults) : (null, [outcome.Trouble!]);
         return Page();

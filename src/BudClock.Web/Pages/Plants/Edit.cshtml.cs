@@ -71,6 +71,11 @@ public sealed class EditModel(TodaysGarden glasshouse, Logbook logbook, Clock cl
         if (plant is null || !ModelState.IsValid)
             return Page();
         var change = Known is null ? PlantChanges.New(plant, Today.Day, Form.Doing) : PlantChanges.Of(Known, plant, since, Today);
+        if (Known is not null && plant.Version == Known.Version && PlantChanges.None(Known, plant))
+        {
+            TempData["Said"] = "Nothing was changed.";
+            return LocalRedirect($"/plants/{plant.Tag}");
+        }
         var facts = change.Dated.Select((entry, index) => EntryWriting.Fact(entry, Guid.Empty, clock.GetUtcNow().AddTicks(index)));
         var written = new PlantEntries(plant.Tag, [.. facts], []);
         var words = Known is null ? $"{plant.Tag} added" : $"{plant.Tag} changed";

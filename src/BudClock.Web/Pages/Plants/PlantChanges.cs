@@ -8,6 +8,12 @@ public sealed record PlantChange(Plant OnRecord, IReadOnlyList<EntryDraft> Dated
 /// <summary>What a change of a plant's details means for its journal and its older names.</summary>
 static class PlantChanges
 {
+    /// <summary>What is typed is what stands already.</summary>
+    public static bool None(Plant before, Plant after) =>
+        PlantPast.Between(before, after).Count == 0
+        && (before.Acquired, before.AcquiredAbout, before.Doubtful, before.Parent, before.Origin, before.Source, before.QuarantineUntil)
+            == (after.Acquired, after.AcquiredAbout, after.Doubtful, after.Parent, after.Origin, after.Source, after.QuarantineUntil);
+
     /// <summary>A new plant: what it is doing now is its first entry.</summary>
     public static PlantChange New(Plant typed, DateOnly today, string? doing) =>
         new(typed, PlantNow.Find(doing) is { } now ? [now.Entry(today)] : []);

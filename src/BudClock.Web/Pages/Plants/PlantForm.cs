@@ -120,6 +120,8 @@ public sealed class PlantForm
             Sheet = Blank(Sheet),
             Place = Blank(Place),
             Acquired = acquired,
+            // A day that is known now says more than the rough date did.
+            AcquiredAbout = acquired is null ? known?.AcquiredAbout : null,
             Pot = pot is { DiameterCm: null, HeightCm: null, Kind: null } ? null : pot,
             Medium = Blank(Medium),
             Doubtful = Doubtful,

@@ -27,7 +27,8 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, ImportD
         if (await glasshouse.TodayAsync() is not null)
             return Redirect("/");
         Fresh = true;
-        Form = new() { TimeZone = TimeZoneInfo.Local.Id };
+        var tongue = Request.GetTypedHeaders().AcceptLanguage.FirstOrDefault()?.Value.Value;
+        Form = new() { TimeZone = TimeZoneInfo.Local.Id, OfferUs = string.Equals(tongue, "en-US", StringComparison.OrdinalIgnoreCase) };
         return Page();
     }
 

@@ -1,3 +1,11 @@
+// One of several towns of a name: the field takes it.
+document.addEventListener('click', ({ target }) => {
+  const { fill, value } = target.dataset ?? {};
+  if (!fill) return;
+  document.getElementById(fill).value = value;
+  document.getElementById(fill).focus();
+});
+
 // Where on earth: a tap on the map fills the field in, and the browser's time zone is proposed for a garden that has none yet.
 (() => {
   const map = document.getElementById('world');
