@@ -41,6 +41,9 @@ public sealed class Site : IAsyncDisposable
     /// <summary>A garden that has not been set up.</summary>
     public static Task<Site> EmptyAsync(DateOnly? day = null) => StartAsync(new() { DataFolder = "", Day = day });
 
+    /// <summary>The garden of a folder that is there already.</summary>
+    public static Task<Site> InAsync(string folder, DateOnly day) => StartAsync(new() { DataFolder = "", Day = day }, new(folder));
+
     /// <summary>A garden that has not been set up, by a clock of the test's.</summary>
     public static Task<Site> AtAsync(TimeProvider time) => StartAsync(new() { DataFolder = "", Time = time });
 

@@ -9,6 +9,9 @@ namespace BudClock.Core.Gardens;
 /// <param name="TimeZone">The IANA name of its time zone.</param>
 public sealed record Town(string Name, string Country, string State, Coordinates Position, string TimeZone)
 {
+    /// <summary>Its name without accents.</summary>
+    public string Plain { get; init; } = Name;
+
     /// <summary>"Freiburg, DE", "Springfield, IL, US".</summary>
     public override string ToString() => State.Length > 0 ? $"{Name}, {State}, {Country}" : $"{Name}, {Country}";
 }
@@ -19,7 +22,7 @@ public sealed record Town(string Name, string Country, string State, Coordinates
 /// </remarks>
 public static class Towns
 {
-    const int Columns = 6;
+    const int Columns = 7;
 
     static readonly Lazy<IReadOnlyList<Town>> All = new(Read);
 
@@ -33,25 +36,12 @@ public static class Towns
         return
         [
             .. All.Value.Where(town =>
-                Same(town.Name, name) && parts.Skip(1).All(part => Same(part, town.Country) || Same(part, town.State) || Same(part, Land(town)))
+                (Same(town.Name, name) || Same(town.Plain, name)) && parts.Skip(1).All(part => Same(part, town.Country) || Same(part, town.State))
             ),
         ];
     }
 
-    static string Land(Town town)
-    {
-        try
-        {
-            return new RegionInfo(town.Country).EnglishName;
-        }
-        catch (ArgumentException)
-        {
-            return town.Country;
-        }
-    }
-
-    static bool Same(string a, string b) =>
-        CultureInfo.InvariantCulture.CompareInfo.Compare(a, b, CompareOptions.IgnoreCase | CompareOptions.IgnoreNonSpace) == 0;
+    static bool Same(string a, string b) => a.Equals(b, StringComparison.OrdinalIgnoreCase);
 
     static List<Town> Read()
     {
@@ -59,7 +49,7 @@ public static class Towns
         var towns = new List<Town>();
         while (text.ReadLine() is { } line)
             if (line.Split('\t') is { Length: Columns } cells)
-                towns.Add(new(cells[0], cells[1], cells[2], new(Degrees(cells[3]), Degrees(cells[4])), cells[5]));
+                towns.Add(new(cells[0], cells[1], cells[2], new(Degrees(cells[3]), Degrees(cells[4])), cells[5]) { Plain = cells[6].Length > 0 ? cells[6] : cells[0] });
         return towns;
     }
 
