@@ -55,13 +55,19 @@ public static partial class PracticeSituations
                                     + $"stood in the bark, and the base went first."
                                 : "It did not live. Without water in time its bulbs were emptied; with roots this long it could have drunk."
                         );
-                    return plant.State is { Stage: Stage.Growing, Reserve: > 0.85 } && water is not null
+                    if (plant.State is not { Stage: Stage.Growing, Reserve: > 0.85 } || water is null)
+                        return null;
+                    return water.Stood is Stood.With
                         ? new(
                             true,
                             $"Its bulbs filled. You waited until its roots were long enough, and soaked it on {Dates.Short(water.On)}. "
                                 + $"That patience is the whole art of it."
                         )
-                        : null;
+                        : new(
+                            false,
+                            $"It lives, this time: it was soaked on {Dates.Short(water.On)}, before its new roots could drink, and the bark "
+                                + $"dried soon enough. Another year the base would have gone first; waiting is the surer way."
+                        );
                 }
             );
         }

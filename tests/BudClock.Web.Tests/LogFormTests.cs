@@ -88,7 +88,7 @@ public class LogFormTests
     }
 
     [Theory]
-    [InlineData("Form.Where", "nowhere", "\"nowhere\" is no position; write it like 51.5 N 0.7 E, or tap the map.")]
+    [InlineData("Form.Where", "nowhere", "\"nowhere\" is no position and no larger town; write it like 51.5 N 0.7 E, or tap the map.")]
     [InlineData("Form.Name", "", "The garden needs a name of at most 60 characters.")]
     [InlineData("Form.TimeZone", "Moon/Base", "Choose a time zone.")]
     public async Task The_first_page_comes_back_as_typed(string field, string value, string words)

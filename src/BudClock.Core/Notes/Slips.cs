@@ -94,7 +94,7 @@ static class Slips
 
     /// <summary>The words of the line that a word can have been meant for.</summary>
     public static IEnumerable<string> Near(string written) =>
-        written.Length < ShortestWord || Lexicon.Shipped.MeansItself(written)
+        written.Length < ShortestWord
             ? []
             : Nearest
                 .All(written, Lexicon.Shipped.Single.Concat(NoteDates.Words).Distinct())
