@@ -140,15 +140,11 @@ static (TimeSpan Time, long Bytes) OnePlant(Plant plant, DateOnly day)
         Assessor.Shipped.Assess(plant, around, day);
     const int rounds = 2000;
     var before = GC.GetAllocatedBytesForCurrentThread();
-    var time =
-        Best(
-            5,
-            () =>
-            {
-                for (var i = 0; i < rounds; i++)
-                    Assessor.Shipped.Assess(plant, around, day);
-            }
-        ) / rounds;
+    var time = Best(5, () =>
+        {
+            for (var i = 0; i < rounds; i++)
+                Assessor.Shipped.Assess(plant, around, day);
+        }) / rounds;
     return (time, (GC.GetAllocatedBytesForCurrentThread() - before) / rounds / 5);
 }
 

@@ -71,20 +71,17 @@ public sealed class GardenWriter(IDbContextFactory<GardenDb> databases)
     /// <summary>Puts other readings in the place of all that a place has before a moment; it cannot be taken back.</summary>
     public async Task ReplaceReadingsAsync(string place, DateTimeOffset before, IReadOnlyList<ClimateReading> readings, Act act)
     {
-        await WriteAsync(
-            act,
-            async (db, _) =>
-            {
-                var key = await db.Places.Where(p => p.Code == place).Select(p => p.Id).SingleAsync();
-                await db.Readings.Where(r => r.PlaceId == key && r.At < before.UtcTicks && !r.Struck).ExecuteDeleteAsync();
-                await ReadingRows.BulkAsync(
-                    Rows.Command(db, ReadingRows.Upsert),
-                    readings,
-                    new Dictionary<string, int> { [place] = key },
-                    act: null
-                );
-            }
-        );
+        await WriteAsync(act, async (db, _) =>
+        {
+            var key = await db.Places.Where(p => p.Code == place).Select(p => p.Id).SingleAsync();
+            await db.Readings.Where(r => r.PlaceId == key && r.At < before.UtcTicks && !r.Struck).ExecuteDeleteAsync();
+            await ReadingRows.BulkAsync(
+                Rows.Command(db, ReadingRows.Upsert),
+                readings,
+                new Dictionary<string, int> { [place] = key },
+                act: null
+            );
+        });
     }
 
     /// <summary>Keeps forecasts that a service gave, which is nobody's act either.</summary>

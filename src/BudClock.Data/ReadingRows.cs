@@ -38,8 +38,7 @@ static class ReadingRows
         foreach (var reading in readings)
         {
             var (place, at, device) = (places[reading.Place], reading.At.UtcTicks, reading.Device ?? "");
-            var row =
-                db.Readings.Local.FirstOrDefault(r => r.PlaceId == place && r.At == at && r.Device == device)
+            var row = db.Readings.Local.FirstOrDefault(r => r.PlaceId == place && r.At == at && r.Device == device)
                 ?? await db.Readings.FirstOrDefaultAsync(r => r.PlaceId == place && r.At == at && r.Device == device);
             if (row is null)
                 db.Readings.Add(

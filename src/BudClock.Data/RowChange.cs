@@ -69,7 +69,8 @@ sealed class RowChange
                     : JsonSerializer.Serialize(touched.ToDictionary(p => p.Name, p => Stored(p, entry.Property(p).CurrentValue))),
         };
 
-    bool Touched(PropertyEntry property) => property.Metadata.Name is not (Version or Secret) && !(state is EntityState.Modified && !property.IsModified);
+    bool Touched(PropertyEntry property) =>
+        property.Metadata.Name is not (Version or Secret) && !(state is EntityState.Modified && !property.IsModified);
 
     /// <summary>Makes the opposite change on a row: what was added goes, what was changed or taken away is as it was.</summary>
     /// <exception cref="ActRefusedException">Somebody changed it since.</exception>

@@ -14,14 +14,19 @@ public static class Undoing
     public static Change Last(Action<ActRow> found, Action<string> passed) =>
         async (db, act) =>
         {
-            var last =
-                await db
-                    .Acts.Where(a => a.Author == act.Author && a.Undoes == null && a.UndoneBy == null)
-                    .OrderByDescending(a => a.Number)
-                    .FirstOrDefaultAsync()
+            var last = await db
+                .Acts.Where(a => a.Author == act.Author && a.Undoes == null && a.UndoneBy == null)
+                .OrderByDescending(a => a.Number)
+                .FirstOrDefaultAsync()
                 ?? throw new ActRefusedException("There is nothing left to undo.");
             found(last);
-            if (await db.Acts.Where(a => a.Author == Kept && a.Number > last.Number).OrderByDescending(a => a.Number).FirstOrDefaultAsync() is { } kept)
+            if (
+                await db
+                    .Acts.Where(a => a.Author == Kept && a.Number > last.Number)
+                    .OrderByDescending(a => a.Number)
+                    .FirstOrDefaultAsync() is
+                { } kept
+            )
                 passed(kept.Words);
             await TakeBackAsync(db, act, last);
         };
@@ -33,9 +38,9 @@ public static class Undoing
     public static Change Again(Guid undo, Action<ActRow> found) =>
         async (db, act) =>
         {
-            var taken =
-                await db.Acts.FirstOrDefaultAsync(a => a.Id == undo && a.Author == act.Author && a.Undoes != null && a.UndoneBy == null)
-                ?? throw new ActRefusedException("That is not undone any more.");
+            var taken = await db.Acts.FirstOrDefaultAsync(a =>
+                a.Id == undo && a.Author == act.Author && a.Undoes != null && a.UndoneBy == null
+            ) ?? throw new ActRefusedException("That is not undone any more.");
             if (await db.Acts.AnyAsync(a => a.Author == act.Author && a.Number > taken.Number))
                 throw new ActRefusedException("Something was written since. Log it again instead.");
             var first = await db.Acts.SingleAsync(a => a.Number == taken.Undoes);

@@ -30,17 +30,8 @@ public static partial class PracticeSituations
                     )
                 ),
                 Hidden(
-                    (
-                        "NAR-01",
-                        Habits.ForcedBulb,
-                        state =>
-                            (state.Stage, state.Lifted, state.Planted, state.Moisture, state.Reserve) = (
-                                Stage.Resting,
-                                true,
-                                false,
-                                0,
-                                0.95
-                            )
+                    ("NAR-01", Habits.ForcedBulb, state =>
+                        (state.Stage, state.Lifted, state.Planted, state.Moisture, state.Reserve) = (Stage.Resting, true, false, 0, 0.95)
                     )
                 ),
                 view =>

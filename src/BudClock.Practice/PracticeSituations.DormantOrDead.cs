@@ -17,22 +17,11 @@ public static partial class PracticeSituations
                 day,
                 Of([Bench, Store], Asleep("CAL-01", day), Asleep("CAL-02", day)),
                 Hidden(
-                    (
-                        "CAL-01",
-                        Habits.Tuber,
-                        state =>
-                            (state.Stage, state.StageDays, state.Reserve, state.Moisture, state.Roots) = (
-                                Stage.Resting,
-                                110,
-                                0.7,
-                                0.05,
-                                0.5
-                            )
+                    ("CAL-01", Habits.Tuber, state =>
+                        (state.Stage, state.StageDays, state.Reserve, state.Moisture, state.Roots) = (Stage.Resting, 110, 0.7, 0.05, 0.5)
                     ),
-                    (
-                        "CAL-02",
-                        Habits.Tuber,
-                        state => (state.Stage, state.StageDays, state.Rot, state.Moisture, state.Roots) = (Stage.Resting, 110, 0.8, 0.05, 0)
+                    ("CAL-02", Habits.Tuber, state =>
+                        (state.Stage, state.StageDays, state.Rot, state.Moisture, state.Roots) = (Stage.Resting, 110, 0.8, 0.05, 0)
                     )
                 ),
                 view =>

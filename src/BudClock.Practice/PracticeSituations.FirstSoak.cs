@@ -30,18 +30,15 @@ public static partial class PracticeSituations
                     )
                 ),
                 Hidden(
-                    (
-                        "CTM-01",
-                        Habits.LeaflessBulbs,
-                        state =>
-                            (state.Stage, state.StageDays, state.RootCm, state.ShootCm, state.Reserve, state.Moisture) = (
-                                Stage.Waking,
-                                20,
-                                2.5,
-                                3,
-                                0.55,
-                                0.05
-                            )
+                    ("CTM-01", Habits.LeaflessBulbs, state =>
+                        (state.Stage, state.StageDays, state.RootCm, state.ShootCm, state.Reserve, state.Moisture) = (
+                            Stage.Waking,
+                            20,
+                            2.5,
+                            3,
+                            0.55,
+                            0.05
+                        )
                     )
                 ),
                 view =>
@@ -65,8 +62,8 @@ public static partial class PracticeSituations
                         )
                         : new(
                             false,
-                            $"It lives, this time: it was soaked on {Dates.Short(water.On)}, before its new roots could drink, and the bark "
-                                + $"dried soon enough. Another year the base would have gone first; waiting is the surer way."
+                            $"It lives, this time: it was soaked on {Dates.Short(water.On)}, before its new roots could drink, and the "
+                                + $"bark dried soon enough. Another year the base would have gone first; waiting is the surer way."
                         );
                 }
             );

@@ -31,10 +31,8 @@ public static partial class PracticeSituations
                     )
                 ),
                 Hidden(
-                    (
-                        "SAI-01",
-                        Habits.Rosette,
-                        state => (state.Roots, state.Rot, state.Reserve, state.Moisture, state.WetDays) = (0.3, 0.2, 0.32, 0.9, 7)
+                    ("SAI-01", Habits.Rosette, state =>
+                        (state.Roots, state.Rot, state.Reserve, state.Moisture, state.WetDays) = (0.3, 0.2, 0.32, 0.9, 7)
                     )
                 ),
                 view =>

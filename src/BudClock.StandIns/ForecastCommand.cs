@@ -34,16 +34,8 @@ static class ForecastCommand
                     new SimulatedWeather(parsed.GetValue(seed)),
                     new SimulatedTime(parsed.GetValue(clock), parsed.GetValue(step))
                 );
-                app.MapGet(
-                    "/v1/forecast",
-                    async (HttpContext context, int? days) =>
-                        await AnswerAsync(
-                            context,
-                            parsed.GetValue(fault),
-                            weather,
-                            DateOnly.FromDateTime(time.Now(0).UtcDateTime),
-                            days ?? 14
-                        )
+                app.MapGet("/v1/forecast", async (HttpContext context, int? days) =>
+                    await AnswerAsync(context, parsed.GetValue(fault), weather, DateOnly.FromDateTime(time.Now(0).UtcDateTime), days ?? 14)
                 );
                 await app.StartAsync(stop);
                 Console.WriteLine($"A forecast is at {app.Urls.Single()}/v1/forecast");

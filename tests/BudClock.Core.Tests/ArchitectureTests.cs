@@ -72,10 +72,8 @@ public class ArchitectureTests
     {
         // The highest floor names the lowest: read upside down, that is a breach.
         var writer = Own.First(type => type.Name == "AdviceJson");
-        Assert.Contains(
-            writer.Dependencies,
-            dependency =>
-                dependency.Target.Namespace is not null && Floor(dependency.Target) >= 0 && Floor(dependency.Target) < Floor(writer)
+        Assert.Contains(writer.Dependencies, dependency =>
+            dependency.Target.Namespace is not null && Floor(dependency.Target) >= 0 && Floor(dependency.Target) < Floor(writer)
         );
     }
 
@@ -100,9 +98,8 @@ public class ArchitectureTests
     [InlineData("Microsoft.AspNetCore")]
     [InlineData("Microsoft.Data.Sqlite")]
     public void Core_knows_nothing_of(string other) =>
-        Assert.DoesNotContain(
-            typeof(Assessor).Assembly.GetReferencedAssemblies(),
-            a => a.Name!.StartsWith(other, StringComparison.Ordinal)
+        Assert.DoesNotContain(typeof(Assessor).Assembly.GetReferencedAssemblies(), a =>
+            a.Name!.StartsWith(other, StringComparison.Ordinal)
         );
 
     [Fact]

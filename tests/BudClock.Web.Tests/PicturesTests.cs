@@ -42,9 +42,8 @@ public class PicturesTests
         var (picture, _) = PictureIntake.Read(sent, "x.jpg");
         Assert.Equal(new DateOnly(2031, 5, 20), picture!.Taken);
         foreach (var kept in (byte[][])[picture.Full, picture.Small])
-            Assert.DoesNotContain(
-                ImageMetadataReader.ReadMetadata(new MemoryStream(kept)),
-                directory => directory.Name is "GPS" or "Exif IFD0" or "Exif SubIFD"
+            Assert.DoesNotContain(ImageMetadataReader.ReadMetadata(new MemoryStream(kept)), directory =>
+                directory.Name is "GPS" or "Exif IFD0" or "Exif SubIFD"
             );
     }
 

@@ -44,9 +44,8 @@ public class PlantPagesTests
             ("Form.Organ", organ),
             ("Form.On", "2031-05-23")
         );
-        Assert.Contains(
-            page.QuerySelectorAll(".log li"),
-            li => li.Words().Contains(line) && li.Words().StartsWith("23 May", StringComparison.Ordinal)
+        Assert.Contains(page.QuerySelectorAll(".log li"), li =>
+            li.Words().Contains(line) && li.Words().StartsWith("23 May", StringComparison.Ordinal)
         );
     }
 

@@ -105,16 +105,13 @@ public class RoundPageTests
             Assert.Contains("default-src 'self'", string.Join(' ', response.Headers.GetValues("Content-Security-Policy")));
             var page = await site.PageAsync(path);
             Assert.Empty(page.QuerySelectorAll("script:not([src]), style, [style], [onclick]"));
-            Assert.All(
-                page.QuerySelectorAll("script, link[rel=stylesheet]"),
-                e => Assert.StartsWith("/", e.GetAttribute("src") ?? e.GetAttribute("href"))
+            Assert.All(page.QuerySelectorAll("script, link[rel=stylesheet]"), e =>
+                Assert.StartsWith("/", e.GetAttribute("src") ?? e.GetAttribute("href"))
             );
-            Assert.All(
-                page.QuerySelectorAll("script, link[rel=stylesheet]"),
-                e =>
-                    Assert.True(
-                        File.Exists(Path.Combine(AppContext.BaseDirectory, "wwwroot" + (e.GetAttribute("src") ?? e.GetAttribute("href"))))
-                    )
+            Assert.All(page.QuerySelectorAll("script, link[rel=stylesheet]"), e =>
+                Assert.True(
+                    File.Exists(Path.Combine(AppContext.BaseDirectory, "wwwroot" + (e.GetAttribute("src") ?? e.GetAttribute("href"))))
+                )
             );
         }
     }

@@ -62,9 +62,8 @@ public sealed class ShelfKeptTests : IAsyncLifetime
                 Words(shelf.Recipe(recipe.Code)!)
             );
         Assert.Equal(["ALO-05"], shelf.Trials.Single().Plants);
-        Assert.Contains(
-            (await services.GetRequiredService<GardenStore>().ReadPlantAsync("CAT-01"))!.Entries,
-            entry => entry.Mix == "G310520"
+        Assert.Contains((await services.GetRequiredService<GardenStore>().ReadPlantAsync("CAT-01"))!.Entries, entry =>
+            entry.Mix == "G310520"
         );
 
         static (string, string, string, string) Words(Recipe recipe) =>

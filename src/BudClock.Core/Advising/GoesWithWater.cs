@@ -31,9 +31,10 @@ public static class GoesWithWater
         {
             Verdict = water.Verdict,
             Due = water.Due,
-            Reason = water.Verdict is Verdict.Look
-                ? $"{flush.Reason} Only if it asks for water."
-                : $"{flush.Because ?? "A flush is due"}: it waits until the plant may be watered. {water.Reason}",
+            Reason =
+                water.Verdict is Verdict.Look
+                    ? $"{flush.Reason} Only if it asks for water."
+                    : $"{flush.Because ?? "A flush is due"}: it waits until the plant may be watered. {water.Reason}",
         };
 
     static Advice Wait(Advice feed, Advice water, DateOnly today) =>

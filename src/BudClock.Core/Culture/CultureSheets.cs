@@ -33,8 +33,7 @@ public sealed class CultureSheets
     {
         if (sheet.Like is not { } name)
             return sheet;
-        var other =
-            all.FirstOrDefault(s => s.Name == name)
+        var other = all.FirstOrDefault(s => s.Name == name)
             ?? throw new InvalidDataException($"Sheet {sheet.Name} is like {name}, which is no sheet.");
         if (depth > all.Count)
             throw new InvalidDataException($"Sheet {sheet.Name} is like itself.");

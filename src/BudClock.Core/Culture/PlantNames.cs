@@ -62,7 +62,9 @@ public sealed class PlantNames
 
     /// <summary>The genus behind the shorthand of a label, or behind a name that is commonly used for another; null for none.</summary>
     string? Meant(string[] words) =>
-        labels.GetValueOrDefault(words[0].TrimEnd('.')) is { } genus && (words[0].EndsWith('.') || (words[0].Length >= ClearLabel && words[0] is not "bulb")) ? genus
+        labels.GetValueOrDefault(words[0].TrimEnd('.')) is { } genus
+        && (words[0].EndsWith('.') || (words[0].Length >= ClearLabel && words[0] is not "bulb"))
+            ? genus
         : words.Length > 1 && doubtful.GetValueOrDefault(words[0]) is { Means: { } other } usual && !usual.Unless.Contains(words[1]) ? other
         : null;
 

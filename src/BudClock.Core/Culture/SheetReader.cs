@@ -48,11 +48,12 @@ public sealed class SheetReader(string file) : YamlFile(file)
             Rescue = root.Children.ContainsKey("rescue") ? Text(root, "rescue") : "whatever is firm",
             WrongMedia = Words(root, "wrong-media"),
             Like = root.Children.ContainsKey("like") ? Text(root, "like") : null,
-            Phases = Rows(
-                root,
-                "phases",
-                row => new UsualPhase(Phase(row, Text(row, "phase")), Day(row, "from"), Day(row, "to"), Text(row, "about"))
-            ),
+            Phases = Rows(root, "phases", row => new UsualPhase(
+                Phase(row, Text(row, "phase")),
+                Day(row, "from"),
+                Day(row, "to"),
+                Text(row, "about")
+            )),
             Signs = Rows(root, "signs", Sign),
             Cautions = [.. Words(root, "cautions").Select(name => Caution(root, name))],
         };

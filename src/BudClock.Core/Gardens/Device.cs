@@ -51,7 +51,8 @@ public sealed record Device(string Code, string Name, string Place, string Way)
             : null;
     }
 
-    /// <summary>What is wrong with a path into a message; null for nothing: brackets that close, quotes in pairs, nothing unprintable.</summary>
+    /// <summary>What is wrong with a path into a message: brackets that do not close, quotes without a pair, what cannot be printed.</summary>
+    /// <returns>Null for nothing.</returns>
     public static string? PathFault(string? path) =>
         path is null
         || (

@@ -26,7 +26,8 @@ public static class Towns
 
     static readonly Lazy<IReadOnlyList<Town>> All = new(Read);
 
-    /// <summary>The towns of a name, the largest first: "Freiburg", "freiburg, de", "Springfield, IL". Accents and case do not matter.</summary>
+    /// <summary>The towns of a name, the largest first: "Freiburg", "freiburg, de", "Springfield, IL".</summary>
+    /// <param name="written">Accents and case do not matter.</param>
     /// <returns>Empty for none, and for a text of less than three letters.</returns>
     public static IReadOnlyList<Town> Named(string? written)
     {
@@ -36,7 +37,8 @@ public static class Towns
         return
         [
             .. All.Value.Where(town =>
-                (Same(town.Name, name) || Same(town.Plain, name)) && parts.Skip(1).All(part => Same(part, town.Country) || Same(part, town.State))
+                (Same(town.Name, name) || Same(town.Plain, name))
+                && parts.Skip(1).All(part => Same(part, town.Country) || Same(part, town.State))
             ),
         ];
     }
@@ -49,7 +51,12 @@ public static class Towns
         var towns = new List<Town>();
         while (text.ReadLine() is { } line)
             if (line.Split('\t') is { Length: Columns } cells)
-                towns.Add(new(cells[0], cells[1], cells[2], new(Degrees(cells[3]), Degrees(cells[4])), cells[5]) { Plain = cells[6].Length > 0 ? cells[6] : cells[0] });
+                towns.Add(
+                    new(cells[0], cells[1], cells[2], new(Degrees(cells[3]), Degrees(cells[4])), cells[5])
+                    {
+                        Plain = cells[6].Length > 0 ? cells[6] : cells[0],
+                    }
+                );
         return towns;
     }
 

@@ -58,7 +58,10 @@ public sealed partial record Entry
     /// <remarks>Read by its words, as long as one kind of entry stands for a rinse and a flush.</remarks>
     public bool IsLeafRinse => Kind == EntryKinds.Rinsed && Text is { } text && LeafWords().IsMatch(text);
 
-    [GeneratedRegex(@"\b(leaf|leaves|foliage|fronds?|dust|pests?|bugs?|aphids?|mites?|scale|thrips|meal(y|ies)|soap|off)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"\b(leaf|leaves|foliage|fronds?|dust|pests?|bugs?|aphids?|mites?|scale|thrips|meal(y|ies)|soap|off)\b",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex LeafWords();
 
     /// <summary>As the log says it: "Roots 8.5 cm", "Bulbs wrinkled".</summary>

@@ -56,7 +56,21 @@ sealed partial class ClauseReader
         && items.Exists(item => item.Word?.Act is not null && Orders.Contains(item.Text.Split(' ')[0]))
         && !items.Exists(item => item.Word?.Act is not null && FreeText.Past(item.Text));
 
-    static readonly HashSet<string> Orders = ["water", "soak", "feed", "flush", "rinse", "top", "dunk", "treat", "turn", "move", "repot", "cut"];
+    static readonly HashSet<string> Orders =
+    [
+        "water",
+        "soak",
+        "feed",
+        "flush",
+        "rinse",
+        "top",
+        "dunk",
+        "treat",
+        "turn",
+        "move",
+        "repot",
+        "cut",
+    ];
 
     Clause Thinking()
     {

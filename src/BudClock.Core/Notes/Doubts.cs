@@ -128,7 +128,10 @@ static partial class Doubts
         place.Code.Equals(word, StringComparison.OrdinalIgnoreCase)
         || place.Name.Split(' ', '-').Any(part => Nearest.Steps(part.ToLowerInvariant(), word) <= (word.Length > 4 ? 1 : 0));
 
-    [GeneratedRegex(@"^(?:up |down |out |back |over |in )?(?:to|into|onto) (?:the |my |our |a |an )?(?<where>[^,;.]+?)(?: (?:for|since|until|with|after) .*)?$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"^(?:up |down |out |back |over |in )?(?:to|into|onto) (?:the |my |our |a |an )?(?<where>[^,;.]+?)(?: (?:for|since|until|with) .*)?$",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex Destination();
 
     static string Written(EntryDraft draft, string words) =>

@@ -238,9 +238,8 @@ static class NoteDates
     {
         var word = token.Text.TrimEnd('.');
         return token.Kind is TokenKind.Word && word.Length >= atLeast
-            ? Array.FindIndex(
-                names,
-                name => name.StartsWith(word, StringComparison.OrdinalIgnoreCase) && (word.Length <= 5 || word.Length == name.Length)
+            ? Array.FindIndex(names, name =>
+                name.StartsWith(word, StringComparison.OrdinalIgnoreCase) && (word.Length <= 5 || word.Length == name.Length)
             )
             : -1;
     }

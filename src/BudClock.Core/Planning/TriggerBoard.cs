@@ -149,8 +149,7 @@ public sealed record TriggerBoard(IReadOnlyList<TriggerLane> Lanes, IReadOnlyLis
 
     static TriggerLane Spike(Assessment plant, Forecast flower, DateOnly today)
     {
-        var began =
-            plant.Recorded.LastOrDefault(lane => lane is { Kind: LaneKind.Spike, Open: true })?.From
+        var began = plant.Recorded.LastOrDefault(lane => lane is { Kind: LaneKind.Spike, Open: true })?.From
             ?? plant.Situation.Journal.Last(EntryKinds.Planted)?.On
             ?? flower.Made;
         var open = Later(flower.Likely, today);

@@ -36,7 +36,7 @@ public sealed partial record RoughDate(int Year, int? Month = null, string? Seas
         : $"{Year}";
 
     /// <summary>The last day of its span: what came before today by this day came so for certain.</summary>
-    /// <param name="southern">The garden lies south of the equator, where spring begins in September and summer ends in the next year.</param>
+    /// <param name="southern">South of the equator spring begins in September, and autumn ends in the next year's May.</param>
     public DateOnly Latest(bool southern)
     {
         if (Month is { } month)

@@ -15,9 +15,8 @@ static class CalendarApi
     public static void MapCalendarApi(this WebApplication app)
     {
         app.MapGet("/calendar/{token}.ics", Give);
-        app.MapGet(
-            "/api/push",
-            async (GardenStore store) => Results.Json(new { key = (await NoticeSettings.ReadAsync(store)).PushPublic })
+        app.MapGet("/api/push", async (GardenStore store) =>
+            Results.Json(new { key = (await NoticeSettings.ReadAsync(store)).PushPublic })
         );
         app.MapPost("/api/push", Subscribe);
     }

@@ -14,15 +14,11 @@ static class ReadingsApi
     public static void MapReadingsApi(this WebApplication app)
     {
         app.MapPost("/api/readings", Take);
-        app.MapGet(
-            "/api/readings.json",
-            (string? place, string? from, string? to, GardenStore store, TodaysGarden glasshouse) =>
-                Give(false, place, from, to, store, glasshouse)
+        app.MapGet("/api/readings.json", (string? place, string? from, string? to, GardenStore store, TodaysGarden glasshouse) =>
+            Give(false, place, from, to, store, glasshouse)
         );
-        app.MapGet(
-            "/api/readings.csv",
-            (string? place, string? from, string? to, GardenStore store, TodaysGarden glasshouse) =>
-                Give(true, place, from, to, store, glasshouse)
+        app.MapGet("/api/readings.csv", (string? place, string? from, string? to, GardenStore store, TodaysGarden glasshouse) =>
+            Give(true, place, from, to, store, glasshouse)
         );
     }
 

@@ -170,10 +170,8 @@ sealed class Stored(ServiceProvider services, FolderLock? held) : IAsyncDisposab
         var services = new ServiceCollection().AddGarden(folder).BuildServiceProvider();
         // Where a server runs, it has made the folder ready.
         if (held is not null && (toWrite || File.Exists(Path.Combine(folder, GardenDatabase.FileName))))
-            await GardenFolder.PrepareAsync(
-                services.GetRequiredService<IDbContextFactory<GardenDb>>(),
-                folder,
-                words => Console.Error.WriteLine(words)
+            await GardenFolder.PrepareAsync(services.GetRequiredService<IDbContextFactory<GardenDb>>(), folder, words =>
+                Console.Error.WriteLine(words)
             );
         else if (held is not null)
             throw new FolderTroubleException($"{folder}: there is no garden in this folder. Name the garden's folder with --data.");

@@ -139,12 +139,14 @@ public sealed class DigestSender(
             await push.RequestPushMessageDeliveryAsync(to, message, cancel);
             return true;
         }
-        catch (PushServiceClientException gone) when (gone.StatusCode is System.Net.HttpStatusCode.Gone or System.Net.HttpStatusCode.NotFound)
+        catch (PushServiceClientException gone)
+            when (gone.StatusCode is System.Net.HttpStatusCode.Gone or System.Net.HttpStatusCode.NotFound)
         {
             Log.Information("A browser does not want notifications any more.");
             return false;
         }
-        catch (Exception fault) when (fault is HttpRequestException or PushServiceClientException or TaskCanceledException && !cancel.IsCancellationRequested)
+        catch (Exception fault)
+            when (fault is HttpRequestException or PushServiceClientException or TaskCanceledException && !cancel.IsCancellationRequested)
         {
             Log.Warning("A web notification could not be delivered: {Why}", fault.Message);
             return true;

@@ -170,5 +170,8 @@ public sealed class ForecastWatcher(
     static bool Sound(double? min, double? max) =>
         double.IsFinite(min ?? 0)
         && double.IsFinite(max ?? 0)
-        && !(min is < -80 or > 60) && !(max is < -80 or > 70) && !(min > max) && (min ?? max) is not null;
+        && !(min is < -80 or > 60)
+        && !(max is < -80 or > 70)
+        && !(min > max)
+        && (min ?? max) is not null;
 }

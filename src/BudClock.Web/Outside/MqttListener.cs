@@ -8,8 +8,7 @@ namespace BudClock.Web.Outside;
 /// <summary>
 /// Listens to the broker for the devices that speak to it; a broker that hangs or goes away is tried again, later each time.
 /// </summary>
-public sealed class MqttListener(GardenStore store, OutsideSettings settings, ReadingIntake intake, Clock clock)
-    : Unending("The broker")
+public sealed class MqttListener(GardenStore store, OutsideSettings settings, ReadingIntake intake, Clock clock) : Unending("The broker")
 {
     static readonly TimeSpan Patience = TimeSpan.FromSeconds(10);
     const int TlsPort = 8883;

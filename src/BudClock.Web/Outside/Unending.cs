@@ -23,7 +23,8 @@ public abstract class Unending(string what) : BackgroundService
     /// <summary>The first moments after a start belong to the grower's page.</summary>
     protected virtual TimeSpan QuietStart => TimeSpan.FromSeconds(5);
 
-    /// <summary>What is wrong, as a sentence for the page; null while all is well. It stands until a turn has shown that it is over.</summary>
+    /// <summary>What is wrong, as a sentence for the page; null while all is well.</summary>
+    /// <remarks>It stands until a turn has shown that it is over.</remarks>
     public string? Trouble { get; private set; }
 
     string? said;

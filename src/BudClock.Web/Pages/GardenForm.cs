@@ -79,7 +79,10 @@ public sealed class GardenForm
         if (Asked.Count > 0)
             faults.AddModelError("Form.Where", $"Several towns are called {Where!.Trim()}: choose one.");
         else if (Position is not { } position)
-            faults.AddModelError("Form.Where", $"\"{Where}\" is no position and no larger town; write it like 51.5 N 0.7 E, or tap the map.");
+            faults.AddModelError(
+                "Form.Where",
+                $"\"{Where}\" is no position and no larger town; write it like 51.5 N 0.7 E, or tap the map."
+            );
         else if (TimeZone is not null && TimeZoneInfo.TryFindSystemTimeZoneById(TimeZone, out var zone))
             CheckZone(position, zone, faults);
         if (TimeZone is null || !TimeZoneInfo.TryFindSystemTimeZoneById(TimeZone, out _))

@@ -12,12 +12,14 @@ public sealed record Said(ReadNote? Note, string? Words, bool Trouble, bool CanU
     public Guid? Redo { get; init; }
 
     public static Said Undone(Outcome undo) =>
-        Done($"Taken back: {undo.Words}. {(undo.Stays is { } stays ? $"What stays is {stays}: secrets are not taken back. " : "")}Nothing is lost: it can stand again.") with
+        Done($"Taken back: {undo.Words}.{Stays(undo)} Nothing is lost: it can stand again.") with
         {
             Redo = undo.Act,
         };
 
     public static readonly Said Nothing = new(null, null, false, false, []);
+
+    static string Stays(Outcome undo) => undo.Stays is { } stays ? $" What stays is {stays}: secrets are not taken back." : "";
 
     /// <summary>How the line could go on; the first is what Tab takes.</summary>
     public IReadOnlyList<Completion> Completions { get; init; } = [];

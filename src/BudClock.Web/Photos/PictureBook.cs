@@ -40,14 +40,11 @@ public static class PlantPictures
     public static string Link(Entry picture, bool small = false) => $"/pictures/{picture.File}{(small ? "?small=true" : "")}";
 
     public static void MapPictures(this WebApplication app) =>
-        app.MapGet(
-            "/pictures/{file}",
-            (string file, bool? small, PictureFolder folder, HttpResponse response) =>
-            {
-                if (!Pictures.Sound(file) || folder.Find(file, small == true) is not { } path)
-                    return Results.NotFound();
-                response.Headers.CacheControl = "private, max-age=31536000, immutable"; // a name stands for one picture for good
-                return Results.File(path, "image/jpeg");
-            }
-        );
+        app.MapGet("/pictures/{file}", (string file, bool? small, PictureFolder folder, HttpResponse response) =>
+        {
+            if (!Pictures.Sound(file) || folder.Find(file, small == true) is not { } path)
+                return Results.NotFound();
+            response.Headers.CacheControl = "private, max-age=31536000, immutable"; // a name stands for one picture for good
+            return Results.File(path, "image/jpeg");
+        });
 }

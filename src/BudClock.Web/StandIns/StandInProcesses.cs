@@ -68,10 +68,8 @@ public sealed class StandInProcesses(
 
     /// <summary>Nobody's act, so that undo passes over it.</summary>
     Task WriteAsync(Change change) =>
-        writer.WriteAsync(
-            new(Guid.CreateVersion7(), "stand-ins", clock.GetUtcNow(), "Stand-in devices"),
-            change,
-            written => glasshouse.TakeInAsync(written, null)
+        writer.WriteAsync(new(Guid.CreateVersion7(), "stand-ins", clock.GetUtcNow(), "Stand-in devices"), change, written =>
+            glasshouse.TakeInAsync(written, null)
         );
 
     void Start(params string[] arguments)

@@ -133,9 +133,8 @@ public class HalfWrittenTests
             .Where(plant => !plant.Entries.Any(e => IsLeaf(e)))
             .Sample(
                 plant =>
-                    Assert.DoesNotContain(
-                        Assess(plant, Today).Advice,
-                        advice => advice.Reason.Contains("though by the log", StringComparison.Ordinal)
+                    Assert.DoesNotContain(Assess(plant, Today).Advice, advice =>
+                        advice.Reason.Contains("though by the log", StringComparison.Ordinal)
                     ),
                 iter: Cases / 8
             );

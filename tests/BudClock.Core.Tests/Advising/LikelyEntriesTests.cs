@@ -73,9 +73,8 @@ public class LikelyEntriesTests
             );
             Assert.InRange(taps.Count, 1, 9);
             Assert.Equal(taps.Count, taps.DistinctBy(tap => (tap.Kind, tap.Text, tap.Organ, tap.Amount)).Count());
-            Assert.All(
-                taps.Where(tap => tap.Ask is null),
-                tap => Assert.Null(EntryCheck.Fault(tap.Kind, Today, tap.Amount, tap.Text, Today))
+            Assert.All(taps.Where(tap => tap.Ask is null), tap =>
+                Assert.Null(EntryCheck.Fault(tap.Kind, Today, tap.Amount, tap.Text, Today))
             );
         }
     }

@@ -69,9 +69,8 @@ public class NeverTests
             },
             iter: Cases
         );
-        Assert.All(
-            met,
-            count => Assert.True(count > Cases / 60, $"a danger was met in {count} of {Cases} journals only: {string.Join(", ", met)}")
+        Assert.All(met, count =>
+            Assert.True(count > Cases / 60, $"a danger was met in {count} of {Cases} journals only: {string.Join(", ", met)}")
         );
     }
 
@@ -79,9 +78,8 @@ public class NeverTests
     public void No_act_is_ordered_from_an_interval_alone() =>
         Journals.Any.Sample(
             plant =>
-                Assert.DoesNotContain(
-                    Assess(plant, 18).Advice,
-                    advice => advice is { Verdict: Verdict.Do, Ground: Ground.Interval or Ground.Date, Care: not (Care.Feed or Care.Mist) }
+                Assert.DoesNotContain(Assess(plant, 18).Advice, advice =>
+                    advice is { Verdict: Verdict.Do, Ground: Ground.Interval or Ground.Date, Care: not (Care.Feed or Care.Mist) }
                 ),
             iter: Cases / 8
         );
@@ -102,27 +100,19 @@ public class NeverTests
 
     [Fact]
     public void What_is_stopped_carries_the_evidence_and_its_guard() =>
-        Journals.Any.Sample(
-            plant =>
-                Assert.All(
-                    Assess(plant, 6).Advice.Where(a => a.StoppedBy is not null),
-                    stopped =>
-                    {
-                        Assert.NotEqual(Verdict.Do, stopped.Verdict);
-                        Assert.NotEmpty(stopped.Conditions);
-                        Assert.Contains(Guards.All, guard => guard.Name == stopped.StoppedBy && guard.Rule == stopped.Rule);
-                    }
-                ),
-            iter: Cases / 8
-        );
+        Journals.Any.Sample(plant => Assert.All(Assess(plant, 6).Advice.Where(a => a.StoppedBy is not null), stopped =>
+                {
+                    Assert.NotEqual(Verdict.Do, stopped.Verdict);
+                    Assert.NotEmpty(stopped.Conditions);
+                    Assert.Contains(Guards.All, guard => guard.Name == stopped.StoppedBy && guard.Rule == stopped.Rule);
+                }), iter: Cases / 8);
 
     [Fact]
     public void No_question_of_a_topic_hears_do_and_hold_at_once() =>
         Journals.Any.Sample(
             plant =>
-                Assert.DoesNotContain(
-                    Assess(plant, 18).Advice.GroupBy(a => (a.Topic, a.Care.Facts().Question)),
-                    group => group.Count() > 1
+                Assert.DoesNotContain(Assess(plant, 18).Advice.GroupBy(a => (a.Topic, a.Care.Facts().Question)), group =>
+                    group.Count() > 1
                 ),
             iter: Few
         );
@@ -133,13 +123,11 @@ public class NeverTests
             plant =>
             {
                 var said = Assess(plant, 18);
-                Assert.All(
-                    said.Advice,
-                    advice =>
-                        Assert.True(
-                            said.Situation.Sheet.Rule(advice.Rule) is not null && advice.Reason[^1] is '.' or '?',
-                            $"{advice.Rule}: {advice.Reason}"
-                        )
+                Assert.All(said.Advice, advice =>
+                    Assert.True(
+                        said.Situation.Sheet.Rule(advice.Rule) is not null && advice.Reason[^1] is '.' or '?',
+                        $"{advice.Rule}: {advice.Reason}"
+                    )
                 );
                 Assert.Null(said.Fault);
             },

@@ -92,17 +92,14 @@ public class SheetReaderTests
     {
         var sheets = CultureSheets.Shipped.All.Where(sheet => sheet.Name != CultureSheets.General).ToList();
         Assert.True(sheets.Count >= 24, $"{sheets.Count} sheets");
-        Assert.All(
-            sheets,
-            sheet =>
-            {
-                Assert.NotEmpty(sheet.Phases);
-                Assert.NotEmpty(sheet.Signs);
-                Assert.NotEmpty(sheet.Usual);
-                Assert.NotNull(sheet.Rule("K3"));
-                Assert.NotNull(sheet.Rule("K4"));
-            }
-        );
+        Assert.All(sheets, sheet =>
+        {
+            Assert.NotEmpty(sheet.Phases);
+            Assert.NotEmpty(sheet.Signs);
+            Assert.NotEmpty(sheet.Usual);
+            Assert.NotNull(sheet.Rule("K3"));
+            Assert.NotNull(sheet.Rule("K4"));
+        });
     }
 
     [Theory]

@@ -337,9 +337,8 @@ public class FeedAdviceTests
             }
         );
         Assert.DoesNotContain(unknown.Advice, advice => advice.Topic == Topics.Feed && advice.Asks);
-        Assert.Single(
-            unknown.Advice,
-            advice => advice.Reason.StartsWith("There is no culture sheet for Unknownia", StringComparison.Ordinal)
+        Assert.Single(unknown.Advice, advice =>
+            advice.Reason.StartsWith("There is no culture sheet for Unknownia", StringComparison.Ordinal)
         );
     }
 

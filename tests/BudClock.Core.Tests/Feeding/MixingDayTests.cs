@@ -182,9 +182,8 @@ public class MixingDayTests
                         .Select(due => due.Tag)
                         .ToList();
                     Assert.Equal(poured.Distinct(), poured);
-                    Assert.DoesNotContain(
-                        mix.ToMix.SelectMany(bottle => bottle.Plants),
-                        due => due.Plant.Situation!.Rest is not null && due.Bottle != Bottles.Plain
+                    Assert.DoesNotContain(mix.ToMix.SelectMany(bottle => bottle.Plants), due =>
+                        due.Plant.Situation!.Rest is not null && due.Bottle != Bottles.Plain
                     );
                 },
                 iter: 300

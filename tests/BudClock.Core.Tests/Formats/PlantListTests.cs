@@ -61,11 +61,16 @@ public class PlantListTests
     [InlineData("name\trepotted\nLycaste\tspring 2030", "Last repotted: spring 2030, kept as rough as it is.")]
     [InlineData("name\tstage\nLycaste\tsulking", "Now: \"sulking\" is not read; it goes into the log as a note.")]
     [InlineData("name\tpot\nLycaste\t3 L", "3 L is a pot of about 17 cm across.")]
-    [InlineData("Dendrobium nobile", "Some dendrobiums keep their leaves and drink all year, others (nobile, kingianum and their kin) want a cool, nearly dry winter.")]
+    [InlineData(
+        "Dendrobium nobile",
+        "Some dendrobiums keep their leaves and drink all year, others (nobile, kingianum and their kin) want a cool, nearly dry winter."
+    )]
     [InlineData("Frobnicatrix", "No sheet is known for \"Frobnicatrix\": general advice until it is.")]
     public void What_is_doubtful_is_said(string list, string? doubt) =>
-        
-        Assert.Equal(doubt, Read(list).Plants.Single() is var plant ? plant.Faults.Concat(plant.Doubts).Concat(plant.Says).FirstOrDefault() : null);
+        Assert.Equal(
+            doubt,
+            Read(list).Plants.Single() is var plant ? plant.Faults.Concat(plant.Doubts).Concat(plant.Says).FirstOrDefault() : null
+        );
 
     [Fact]
     public void Tags_are_proposed_in_turn_and_none_twice()

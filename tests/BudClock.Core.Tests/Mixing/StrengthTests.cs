@@ -269,9 +269,8 @@ public class StrengthTests
                 )
         );
         Assert.Equal(0, ways[0].Measurable.Error, 1e-9);
-        Assert.All(
-            ways.Zip(ways.Skip(1)),
-            pair => Assert.True(Math.Abs(pair.First.Measurable.Error) <= Math.Abs(pair.Second.Measurable.Error))
+        Assert.All(ways.Zip(ways.Skip(1)), pair =>
+            Assert.True(Math.Abs(pair.First.Measurable.Error) <= Math.Abs(pair.Second.Measurable.Error))
         );
     }
 

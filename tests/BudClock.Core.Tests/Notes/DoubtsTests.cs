@@ -74,9 +74,8 @@ public class DoubtsTests
             {
                 var next = Read(answer.Text);
                 Assert.True(next.Unread.Count == 0, $"{line} → {answer.Text}: {string.Join(" ", next.Unread.Select(u => u.Why))}");
-                Assert.DoesNotContain(
-                    next.Questions,
-                    question => question.Ask == asked.Questions[0].Ask && question.Entry == asked.Questions[0].Entry
+                Assert.DoesNotContain(next.Questions, question =>
+                    question.Ask == asked.Questions[0].Ask && question.Entry == asked.Questions[0].Entry
                 );
             }
         }
@@ -123,9 +122,8 @@ public class DoubtsTests
     {
         foreach (var plant in DemoGarden.Record.Plants)
             if (DemoGarden.Context.Sheets(plant.Tag) is { } sheet)
-                Assert.All(
-                    plant.Entries,
-                    entry => Assert.True(PossibleKinds.Of(sheet).Contains(entry.Kind), $"{plant.Tag} ({sheet.Name}): {entry.Kind}")
+                Assert.All(plant.Entries, entry =>
+                    Assert.True(PossibleKinds.Of(sheet).Contains(entry.Kind), $"{plant.Tag} ({sheet.Name}): {entry.Kind}")
                 );
     }
 }

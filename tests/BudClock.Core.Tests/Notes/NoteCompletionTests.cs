@@ -36,9 +36,8 @@ public class NoteCompletionTests
     {
         string[] lines = ["lyc", "cal-0", "lyc-01 ro", "cat-01 watered 300 ml fr", "hoy-02 dry, wat", "the cl", "onc-02 spike 30 cm, re"];
         foreach (var line in lines)
-            Assert.All(
-                NoteCompletion.Of(line, Context),
-                completion => Assert.StartsWith(string.Join(' ', line.Split(' ')[..^1]), completion.Line)
+            Assert.All(NoteCompletion.Of(line, Context), completion =>
+                Assert.StartsWith(string.Join(' ', line.Split(' ')[..^1]), completion.Line)
             );
     }
 

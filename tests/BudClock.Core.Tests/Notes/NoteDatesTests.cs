@@ -84,9 +84,8 @@ public class NoteDatesTests
     {
         var question = Read(written).Questions.Single();
         Assert.Equal($"Is {written} a day or a share?", question.Ask);
-        Assert.All(
-            question.Answers,
-            answer => Assert.True(NoteReader.Read(answer.Text, new(["A-1"], Specimens.Today)).Complete, answer.Text)
+        Assert.All(question.Answers, answer =>
+            Assert.True(NoteReader.Read(answer.Text, new(["A-1"], Specimens.Today)).Complete, answer.Text)
         );
     }
 

@@ -53,10 +53,8 @@ public class NoteWordsTests
             Gen.OneOf<string>(plants),
             Gen.OneOf<string>("yesterday", ",", "and", "not", "12 cm", "300 ml", "?", "20/5", "1/2", "!", "xyzzy", "no", "3", "to the sill")
         );
-        Gen.Select(
-                Gen.OneOf<string>("lyc-01", "cat-01", "hoy-02", "watered"),
-                pieces.Array[1, 6],
-                (first, rest) => $"{first} {string.Join(' ', rest)}"
+        Gen.Select(Gen.OneOf<string>("lyc-01", "cat-01", "hoy-02", "watered"), pieces.Array[1, 6], (first, rest) =>
+                $"{first} {string.Join(' ', rest)}"
             )
             .Sample(
                 text =>
@@ -69,9 +67,8 @@ public class NoteWordsTests
                                 + Said(NoteReader.Read(note.Canonical, DemoGarden.Context with { Books = _ => null, Sheets = _ => null }))
                         );
                     if (note.AsNote is { } kept)
-                        Assert.All(
-                            NoteReader.Read(kept, DemoGarden.Context).Entries,
-                            e => Assert.True(e.Kind == EntryKinds.Note || note.Entries.Contains(e), $"{text} → {kept}")
+                        Assert.All(NoteReader.Read(kept, DemoGarden.Context).Entries, e =>
+                            Assert.True(e.Kind == EntryKinds.Note || note.Entries.Contains(e), $"{text} → {kept}")
                         );
                 },
                 iter: 3000

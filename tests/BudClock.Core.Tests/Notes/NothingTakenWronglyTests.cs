@@ -9,7 +9,23 @@ namespace BudClock.Core.Tests.Notes;
 /// </summary>
 public class NothingTakenWronglyTests
 {
-    static readonly string[] Things = ["flower", "bud", "leaf", "growth", "spike", "node", "bulb", "root", "shoot", "watering", "repot", "feed", "year", "pup"];
+    static readonly string[] Things =
+    [
+        "flower",
+        "bud",
+        "leaf",
+        "growth",
+        "spike",
+        "node",
+        "bulb",
+        "root",
+        "shoot",
+        "watering",
+        "repot",
+        "feed",
+        "year",
+        "pup",
+    ];
     static readonly string[] Ends = ["open", "showing", "4 cm", "wrinkled", "", "gone", "yellow", "today"];
 
     static readonly string[] Lines =
@@ -28,9 +44,33 @@ public class NothingTakenWronglyTests
 
     /// <summary>Words that no line of the log holds; half of them are English.</summary>
     static readonly string[] Strangers =
-    ["zebra", "xylophone", "brickle", "sponsor", "mrxt", "balcony", "attic", "fizzled", "mortgage", "quokka", "oblong", "vlimp", "teapot"];
+    [
+        "zebra",
+        "xylophone",
+        "brickle",
+        "sponsor",
+        "mrxt",
+        "balcony",
+        "attic",
+        "fizzled",
+        "mortgage",
+        "quokka",
+        "oblong",
+        "vlimp",
+        "teapot",
+    ];
 
-    static readonly string[] Joined = ["because of the {0}", "and {0}", "with the {0}", "then {0}", "{0}", "by the {0}", "half {0}", "thanks to {0}"];
+    static readonly string[] Joined =
+    [
+        "because of the {0}",
+        "and {0}",
+        "with the {0}",
+        "then {0}",
+        "{0}",
+        "by the {0}",
+        "half {0}",
+        "thanks to {0}",
+    ];
 
     static Gen<string> Of(string[] words) => Gen.Int[0, words.Length - 1].Select(at => words[at]);
 

@@ -75,9 +75,8 @@ public class AgendaTests
         Assert.Contains(board.Conflicts, conflict => conflict.Tags.SequenceEqual(["NAR-02", "NAR-03"]));
         var planting = board.Lanes.Single(lane => lane.Tag == "NAR-02").Start!.Value;
         var away = TriggerBoard.Of(plants, [new(planting.AddDays(-1), planting.AddDays(1))], Today);
-        Assert.Contains(
-            away.Conflicts,
-            conflict => conflict.Tags is ["NAR-02"] && conflict.Words.Contains("away", StringComparison.Ordinal)
+        Assert.Contains(away.Conflicts, conflict =>
+            conflict.Tags is ["NAR-02"] && conflict.Words.Contains("away", StringComparison.Ordinal)
         );
     }
 

@@ -76,36 +76,26 @@ public class PracticeSituationTests
     public void Wet_and_limp_is_left_to_dry()
     {
         var first = PracticeSituations.Named("wet-and-limp")!.Day;
-        Assert.True(
-            Live(
-                "wet-and-limp",
-                run =>
-                {
-                    if (run.Day == first)
-                        run.Do("SAI-01", Deed.Repot);
-                    Water(run, "SAI-01", run.Day > first.AddDays(8) && Dry(run, "SAI-01"));
-                }
-            ).Won
-        );
+        Assert.True(Live("wet-and-limp", run =>
+            {
+                if (run.Day == first)
+                    run.Do("SAI-01", Deed.Repot);
+                Water(run, "SAI-01", run.Day > first.AddDays(8) && Dry(run, "SAI-01"));
+            }).Won);
         Assert.False(Live("wet-and-limp", run => Water(run, "SAI-01", true, Stood.Against)).Won);
     }
 
     [Fact]
     public void The_cold_frame_is_emptied_in_time()
     {
-        Assert.True(
-            Live(
-                "cold-frame",
-                run =>
+        Assert.True(Live("cold-frame", run =>
+            {
+                foreach (var tag in (string[])["PHA-01", "PHA-02", "CLI-01"])
                 {
-                    foreach (var tag in (string[])["PHA-01", "PHA-02", "CLI-01"])
-                    {
-                        run.Move(tag, "sill");
-                        Water(run, tag, Dry(run, tag));
-                    }
+                    run.Move(tag, "sill");
+                    Water(run, tag, Dry(run, tag));
                 }
-            ).Won
-        );
+            }).Won);
         var lost = Live("cold-frame", _ => { });
         Assert.False(lost.Won);
         Assert.Contains("cold", lost.Words, StringComparison.Ordinal);
@@ -114,17 +104,12 @@ public class PracticeSituationTests
     [Fact]
     public void A_cool_month_wants_cold_and_then_dryness()
     {
-        Assert.True(
-            Live(
-                "cool-month",
-                run =>
-                {
-                    run.Move("CLI-01", "bench");
-                    var state = run["CLI-01"].State;
-                    Water(run, "CLI-01", Dry(run, "CLI-01") && state.CueCount < run["CLI-01"].Habit.CueDays);
-                }
-            ).Won
-        );
+        Assert.True(Live("cool-month", run =>
+            {
+                run.Move("CLI-01", "bench");
+                var state = run["CLI-01"].State;
+                Water(run, "CLI-01", Dry(run, "CLI-01") && state.CueCount < run["CLI-01"].Habit.CueDays);
+            }).Won);
         // On the warm sill, watered all winter, nothing comes.
         Assert.False(Live("cool-month", run => Water(run, "CLI-01", Dry(run, "CLI-01"))).Won);
     }
@@ -151,14 +136,11 @@ public class PracticeSituationTests
     [Fact]
     public void A_sleeper_is_warmed_and_not_watered()
     {
-        var won = Live(
-            "dormant-or-dead",
-            run =>
-            {
-                if (run.Day >= new DateOnly(2032, 4, 10))
-                    run.Move("CAL-01", "bench");
-            }
-        );
+        var won = Live("dormant-or-dead", run =>
+        {
+            if (run.Day >= new DateOnly(2032, 4, 10))
+                run.Move("CAL-01", "bench");
+        });
         Assert.True(won.Won);
         Assert.Contains("CAL-02 had been dead", won.Words, StringComparison.Ordinal);
         Assert.False(Live("dormant-or-dead", run => Water(run, "CAL-01", true, Stood.Against)).Won);
@@ -183,9 +165,8 @@ public class PracticeSituationTests
             var plants = new GardenAssessed(situation.Garden, situation.Day).Plants;
             Assert.All(plants, plant => Assert.NotEmpty(plant.Advice));
             // Nobody is told to water on the first day of any of them: each begins with a reason to wait or to look.
-            Assert.DoesNotContain(
-                plants.SelectMany(plant => plant.Advice),
-                advice => advice is { Verdict: Verdict.Do, Care: Care.GiveWater }
+            Assert.DoesNotContain(plants.SelectMany(plant => plant.Advice), advice =>
+                advice is { Verdict: Verdict.Do, Care: Care.GiveWater }
             );
         }
     }

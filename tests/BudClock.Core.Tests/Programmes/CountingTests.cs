@@ -64,9 +64,8 @@ public class CountingTests
     {
         var plant = Clivia(Start.AddDays(20), day => day is > 8 and < 15 ? null : 9);
         Assert.Equal((14, 6), (Now(plant).Count, Now(plant).Unknown));
-        Assert.Contains(
-            plant.Advice,
-            advice => advice.Topic == Topics.Trigger && advice.Reason.Contains("6 not measured", StringComparison.Ordinal)
+        Assert.Contains(plant.Advice, advice =>
+            advice.Topic == Topics.Trigger && advice.Reason.Contains("6 not measured", StringComparison.Ordinal)
         );
     }
 
@@ -109,9 +108,8 @@ public class CountingTests
                     Specimens.At(Start.AddDays(day), EntryKinds.Medium, text: "dry"),
                     Specimens.At(Start.AddDays(day), EntryKinds.Leaves, text: leaves)
                 );
-                Assert.DoesNotContain(
-                    plant.Advice,
-                    advice => advice.Verdict is Verdict.Do && (advice.Care.GivesWater() || advice.Care is Care.Feed)
+                Assert.DoesNotContain(plant.Advice, advice =>
+                    advice.Verdict is Verdict.Do && (advice.Care.GivesWater() || advice.Care is Care.Feed)
                 );
             }
     }
@@ -141,9 +139,8 @@ public class CountingTests
             Cactus(lit.AddDays(6), null).Situation.Programme!.Now!
         );
         Assert.Equal(without.Count - 1, with.Count);
-        Assert.Contains(
-            Cactus(lit, lit).Advice,
-            advice => advice is { Topic: Topics.Trigger, Verdict: Verdict.Look } && advice.Reason.Contains("lamp", StringComparison.Ordinal)
+        Assert.Contains(Cactus(lit, lit).Advice, advice =>
+            advice is { Topic: Topics.Trigger, Verdict: Verdict.Look } && advice.Reason.Contains("lamp", StringComparison.Ordinal)
         );
     }
 

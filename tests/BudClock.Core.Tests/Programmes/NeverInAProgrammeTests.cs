@@ -83,12 +83,16 @@ public class NeverInAProgrammeTests
                     if (!InDryWeeks(entries, nights, today))
                         return;
                     var said = Assess("Clivia miniata", entries, nights, today);
-                    Assert.DoesNotContain(
-                        said.Advice,
-                        advice =>
-                            advice.Verdict is Verdict.Do
-                            && advice.Care.Facts().Name
-                                is "give-water" or "wet-lightly" or "top-up" or "fill-tray" or "flush" or "feed" or "mist"
+                    Assert.DoesNotContain(said.Advice, advice =>
+                        advice.Verdict is Verdict.Do
+                        && advice.Care.Facts().Name
+                            is "give-water"
+                                or "wet-lightly"
+                                or "top-up"
+                                or "fill-tray"
+                                or "flush"
+                                or "feed"
+                                or "mist"
                     );
                     Assert.Contains(said.Advice, advice => advice.Topic == Topics.Trigger);
                 },
@@ -130,9 +134,8 @@ public class NeverInAProgrammeTests
                     foreach (
                         var taxon in (string[])["Clivia miniata", "Schlumbergera truncata", "Phalaenopsis amabilis", "Caladium bicolor"]
                     )
-                        Assert.DoesNotContain(
-                            Assess(taxon, entries, nights, today).Advice,
-                            advice => advice is { Topic: Topics.Trigger, Verdict: Verdict.Do }
+                        Assert.DoesNotContain(Assess(taxon, entries, nights, today).Advice, advice =>
+                            advice is { Topic: Topics.Trigger, Verdict: Verdict.Do }
                         );
                 },
                 iter: 1500

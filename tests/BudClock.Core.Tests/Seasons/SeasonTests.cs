@@ -15,9 +15,8 @@ public class SeasonTests
 
     [Fact]
     public void The_model_knows_nothing_of_the_application() =>
-        Assert.DoesNotContain(
-            typeof(SimulatedPlant).Assembly.GetReferencedAssemblies(),
-            assembly => assembly.Name!.StartsWith("BudClock", StringComparison.Ordinal)
+        Assert.DoesNotContain(typeof(SimulatedPlant).Assembly.GetReferencedAssemblies(), assembly =>
+            assembly.Name!.StartsWith("BudClock", StringComparison.Ordinal)
         );
 
     [Theory]

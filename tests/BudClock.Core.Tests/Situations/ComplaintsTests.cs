@@ -14,13 +14,11 @@ public class ComplaintsTests
     {
         var situation = Situated.Read($"it | {kind} | {day} | {log} | {verdicts} | as complained of");
         var said = situation.Assess();
-        Assert.All(
-            situation.Verdicts,
-            verdict =>
-                Assert.True(
-                    verdict.Holds(said),
-                    $"not \"{verdict.Text}\":\n{string.Join("\n", said.Advice.Select(a => $"{a.Verdict} {a.Topic}: {a.Reason}"))}"
-                )
+        Assert.All(situation.Verdicts, verdict =>
+            Assert.True(
+                verdict.Holds(said),
+                $"not \"{verdict.Text}\":\n{string.Join("\n", said.Advice.Select(a => $"{a.Verdict} {a.Topic}: {a.Reason}"))}"
+            )
         );
     }
 
@@ -189,9 +187,8 @@ public class ComplaintsTests
             Taxon = "Phalaenopsis amabilis",
             Organs = [new("s", Organ.Spike, "2031")],
         };
-        Assert.DoesNotContain(
-            Assess(plant).Situation.Series,
-            series => Pace.Read(series)?.Kind is PaceKind.Slow or PaceKind.Stalled && series.Moves
+        Assert.DoesNotContain(Assess(plant).Situation.Series, series =>
+            Pace.Read(series)?.Kind is PaceKind.Slow or PaceKind.Stalled && series.Moves
         );
         Assert.DoesNotContain(Assess(plant).Advice, advice => advice.Reason.Contains("stalled", StringComparison.OrdinalIgnoreCase));
     }

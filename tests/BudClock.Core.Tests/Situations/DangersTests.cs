@@ -150,8 +150,7 @@ public class DangersTests
             foreach (var kind in Journals.Kinds)
             {
                 var said = Say(kind, danger);
-                var answer =
-                    said.Advice.FirstOrDefault(a => a.Asks && danger.Answers.Contains(a.Topic))
+                var answer = said.Advice.FirstOrDefault(a => a.Asks && danger.Answers.Contains(a.Topic))
                     ?? said.Advice.FirstOrDefault(a => a.StoppedBy is not null)
                     ?? said.Advice[0];
                 page.Append(

@@ -42,7 +42,13 @@ public class PairsOfDangersTests
     static readonly Danger[] All =
     [
         new("wet", SoaksThePot, 18, At(Today, EntryKinds.Medium, text: "wet")) { NotOn = OverWater },
-        new("limp though wet", [.. WetsThePot, .. Feeds], 18, At(Today, EntryKinds.Medium, text: "wet"), At(Today, EntryKinds.Leaves, text: "limp"))
+        new(
+            "limp though wet",
+            [.. WetsThePot, .. Feeds],
+            18,
+            At(Today, EntryKinds.Medium, text: "wet"),
+            At(Today, EntryKinds.Leaves, text: "limp")
+        )
         {
             NotOn = OverWater,
         },
@@ -50,7 +56,13 @@ public class PairsOfDangersTests
         new("soft base", [.. WetsThePot, .. Feeds, .. WetsTheLeaf], 18, At(Today, EntryKinds.Base, text: "soft")),
         new("no live root", [.. WetsThePot, .. Feeds], 18, At(Today, EntryKinds.RootCount, new Quantity(0))),
         new("roots lost", [.. WetsThePot, .. Feeds], 18, At(Today, EntryKinds.RootsLost)),
-        new("unrooted cutting", ["flush", .. Feeds], 18, At(Today.AddDays(-20), EntryKinds.Planted), At(Today, EntryKinds.RootCount, new Quantity(0)))
+        new(
+            "unrooted cutting",
+            ["flush", .. Feeds],
+            18,
+            At(Today.AddDays(-20), EntryKinds.Planted),
+            At(Today, EntryKinds.RootCount, new Quantity(0))
+        )
         {
             Origin = "cutting",
             Allows = ["wet-lightly", "fill-tray"],
@@ -72,19 +84,19 @@ public class PairsOfDangersTests
         var asked = 0;
         foreach (var kind in Journals.Kinds)
             for (var i = 0; i < All.Length; i++)
-                for (var j = i; j < All.Length; j++)
-                {
-                    Danger[] both = i == j ? [All[i]] : [All[i], All[j]];
-                    var said = Say(kind, both);
-                    asked++;
-                    var forbidden = both.Where(d => !d.NotOn.Contains(kind.Sheet)).SelectMany(d => d.Forbids).ToHashSet();
-                    if (both.All(d => d.Allows.Length > 0 || d.Name is "no live root" or "roots lost"))
-                        forbidden.ExceptWith(both.SelectMany(d => d.Allows));
-                    passed.AddRange(
-                        said.Advice.Where(a => a.Verdict is Verdict.Do && forbidden.Contains(a.Care.Facts().Name))
-                            .Select(a => $"{kind.Sheet}: {string.Join(" and ", both.Select(d => d.Name))}: {a.Care.Facts().Name}: {a.Reason}")
-                    );
-                }
+            for (var j = i; j < All.Length; j++)
+            {
+                Danger[] both = i == j ? [All[i]] : [All[i], All[j]];
+                var said = Say(kind, both);
+                asked++;
+                var forbidden = both.Where(d => !d.NotOn.Contains(kind.Sheet)).SelectMany(d => d.Forbids).ToHashSet();
+                if (both.All(d => d.Allows.Length > 0 || d.Name is "no live root" or "roots lost"))
+                    forbidden.ExceptWith(both.SelectMany(d => d.Allows));
+                passed.AddRange(
+                    said.Advice.Where(a => a.Verdict is Verdict.Do && forbidden.Contains(a.Care.Facts().Name))
+                        .Select(a => $"{kind.Sheet}: {string.Join(" and ", both.Select(d => d.Name))}: {a.Care.Facts().Name}: {a.Reason}")
+                );
+            }
         Assert.True(asked > 5000, $"{asked} pairs were asked");
         Assert.True(passed.Count == 0, $"{passed.Count} of {asked}\n{string.Join("\n", passed.Take(40))}");
     }
@@ -103,9 +115,8 @@ public class PairsOfDangersTests
             salt,
         ];
         foreach (var taxon in new[] { "Catasetum pileatum", "Lycaste aromatica", "Caladium bicolor", "Zantedeschia rehmannii" })
-            Assert.DoesNotContain(
-                Say((taxon, "bark", ""), [new("asleep", [], 18, asleep)]).Advice,
-                a => a is { Verdict: Verdict.Do, Care: Care.Flush or Care.Mist }
+            Assert.DoesNotContain(Say((taxon, "bark", ""), [new("asleep", [], 18, asleep)]).Advice, a =>
+                a is { Verdict: Verdict.Do, Care: Care.Flush or Care.Mist }
             );
         var early = Say(("Catasetum pileatum", "bark", ""), [new("waking", [], 18, waking)]).Advice;
         var flush = Assert.Single(early, a => a.Care is Care.Flush);
@@ -121,7 +132,11 @@ public class PairsOfDangersTests
     [InlineData("through with rain", false)]
     public void A_rinse_of_leaves_is_no_flush(string? words, bool salty)
     {
-        Entry[] log = [At(Today.AddDays(-3), EntryKinds.RunOff, new Quantity(2500, Unit.Ppm)), At(Today.AddDays(-1), EntryKinds.Rinsed, text: words)];
+        Entry[] log =
+        [
+            At(Today.AddDays(-3), EntryKinds.RunOff, new Quantity(2500, Unit.Ppm)),
+            At(Today.AddDays(-1), EntryKinds.Rinsed, text: words),
+        ];
         var said = Say(("Cattleya intermedia", "bark", ""), [new("salt", [], 18, log)]).Advice;
         Assert.Equal(salty, said.Any(a => a is { Verdict: Verdict.Do, Care: Care.Flush }));
     }

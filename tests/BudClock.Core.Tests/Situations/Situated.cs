@@ -99,10 +99,7 @@ sealed partial record Situated(string Name, Plant Plant, Surroundings Around, Da
             if (words[0].Length > 0)
             {
                 // A comma inside a free text belongs to the entry before it.
-                entries[^1] = entries[^1] with
-                {
-                    Text = $"{entries[^1].Text}, {text}",
-                };
+                entries[^1] = entries[^1] with { Text = $"{entries[^1].Text}, {text}" };
                 continue;
             }
             var context = new NoteContext(["A-1"], day!.Value);

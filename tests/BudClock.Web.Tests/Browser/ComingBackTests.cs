@@ -68,7 +68,10 @@ public class ComingBackTests
     public async Task Whatever_answers_in_pieces_answers_whole_to_who_comes_back()
     {
         await using var site = await Site.DemoAsync();
-        foreach (var path in (string[])["/", "/?selected=LYC-01", "/bench?q=cal", "/plants/LYC-01", "/plants/CAT-01/compare", "/triggers", "/plants/ONC-02/log"])
+        foreach (
+            var path in (string[])
+                ["/", "/?selected=LYC-01", "/bench?q=cal", "/plants/LYC-01", "/plants/CAT-01/compare", "/triggers", "/plants/ONC-02/log"]
+        )
         {
             using var request = new HttpRequestMessage(HttpMethod.Get, path);
             request.Headers.Add("HX-Request", "true");
@@ -173,5 +176,6 @@ public class ComingBackTests
             value
         );
 
-    static string? Value(Chromium browser, string name) => browser.Run("return document.getElementsByName(arguments[0])[0]?.value", name) as string;
+    static string? Value(Chromium browser, string name) =>
+        browser.Run("return document.getElementsByName(arguments[0])[0]?.value", name) as string;
 }

@@ -13,7 +13,11 @@ public class EveryPageLaidOutTests
     {
         await using var site = await Site.DemoAsync();
         await site.PostAsync("/places", ("Name", "Attic")); // only a name so far: it is asked what it is
-        var list = await site.SendAsync("/plants/list", false, ("Text", "3 x Phalaenopsis\nA rose of no name that anybody knows\nDendrobium nobile"));
+        var list = await site.SendAsync(
+            "/plants/list",
+            false,
+            ("Text", "3 x Phalaenopsis\nA rose of no name that anybody knows\nDendrobium nobile")
+        );
         Assert.True(await AreLaidOutAsync(site, list.RequestMessage!.RequestUri!.PathAndQuery) >= 45);
     }
 
@@ -36,7 +40,10 @@ public class EveryPageLaidOutTests
         {
             browser.Open(page);
             Assert.Empty(Laid.Look(browser));
-            browser.Run("document.adoptedStyleSheets = [new CSSStyleSheet()]; document.adoptedStyleSheets[0].replaceSync(arguments[0])", style);
+            browser.Run(
+                "document.adoptedStyleSheets = [new CSSStyleSheet()]; document.adoptedStyleSheets[0].replaceSync(arguments[0])",
+                style
+            );
             Assert.True(Laid.Look(browser).Any(fault => fault.Contains(words, StringComparison.Ordinal)), $"{page}: {style}");
         }
     }
@@ -60,7 +67,12 @@ public class EveryPageOfOtherGardensTests
     {
         await using var site = await Site.EmptyAsync(new(2031, 5, 24));
         Assert.Equal(1, await EveryPageLaidOutTests.AreLaidOutAsync(site));
-        await site.PostAsync("/start?handler=Position", ("Form.Name", "Empty"), ("Form.Where", "51.5 N 0.7 E"), ("Form.TimeZone", "Europe/London"));
+        await site.PostAsync(
+            "/start?handler=Position",
+            ("Form.Name", "Empty"),
+            ("Form.Where", "51.5 N 0.7 E"),
+            ("Form.TimeZone", "Europe/London")
+        );
         var pages = await EveryPageLaidOutTests.AreLaidOutAsync(site);
         Assert.True(pages >= 25, $"{pages} pages");
     }

@@ -1,5 +1,5 @@
-using OpenQA.Selenium;
 using System.Text;
+using OpenQA.Selenium;
 
 namespace BudClock.Web.Tests.Browser;
 

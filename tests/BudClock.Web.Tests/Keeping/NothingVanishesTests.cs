@@ -88,7 +88,11 @@ public class NothingVanishesTests
         var mine = await GardenAsync(site);
         await site.PostAsync("/practice", ("name", PracticeSituations.All[0].Name));
         Assert.DoesNotContain("my own words", await GardenAsync(site), StringComparison.Ordinal);
-        Assert.DoesNotContain("my own words", await (await site.SendAsync("/notes?handler=Undo", true)).Content.ReadAsStringAsync(Cancel), StringComparison.Ordinal);
+        Assert.DoesNotContain(
+            "my own words",
+            await (await site.SendAsync("/notes?handler=Undo", true)).Content.ReadAsStringAsync(Cancel),
+            StringComparison.Ordinal
+        );
         await site.PostAsync("/practice?handler=Demo"); // a fresh lighthouse beside it
         Assert.DoesNotContain("my own words", await GardenAsync(site), StringComparison.Ordinal);
         await site.PostAsync("/practice?handler=Home");
@@ -123,7 +127,12 @@ public class NothingVanishesTests
     public async Task Of_several_towns_one_is_chosen_and_an_american_browser_is_offered_its_units()
     {
         await using var site = await Site.EmptyAsync(new(2031, 5, 24));
-        var page = await site.PostAsync("/start?handler=Position", ("Form.Name", "A"), ("Form.Where", "Springfield"), ("Form.TimeZone", "UTC"));
+        var page = await site.PostAsync(
+            "/start?handler=Position",
+            ("Form.Name", "A"),
+            ("Form.Where", "Springfield"),
+            ("Form.TimeZone", "UTC")
+        );
         Assert.Contains("Several towns are called Springfield", page.QuerySelector("main").Words(), StringComparison.Ordinal);
         Assert.Contains(page.QuerySelectorAll("[data-fill=where]"), button => button.GetAttribute("data-value") == "Springfield, IL, US");
         using var request = new HttpRequestMessage(HttpMethod.Get, "/start");
@@ -141,7 +150,14 @@ public class NothingVanishesTests
         var fields = page.QuerySelectorAll("form.fields [name^='Form.']")
             .Select(field => (Name: field.GetAttribute("name")!, Field: field))
             .Where(one => one.Field.GetAttribute("type") is not ("radio" or "checkbox") || one.Field.HasAttribute("checked"))
-            .Select(one => (one.Name, one.Field.QuerySelector("option[selected]")?.GetAttribute("value") ?? one.Field.GetAttribute("value") ?? one.Field.TextContent));
+            .Select(one =>
+                (
+                    one.Name,
+                    one.Field.QuerySelector("option[selected]")?.GetAttribute("value")
+                        ?? one.Field.GetAttribute("value")
+                        ?? one.Field.TextContent
+                )
+            );
         await site.PostAsync("/plants/LYC-01/edit", [.. fields]);
         Assert.Equal(before, await GardenAsync(site));
     }

@@ -140,16 +140,13 @@ public class DigestTests
         var builder = WebApplication.CreateSlimBuilder();
         builder.WebHost.UseSetting("urls", "http://127.0.0.1:0");
         var service = builder.Build();
-        service.MapPost(
-            "/here",
-            async (HttpRequest request) =>
-            {
-                using var body = new MemoryStream();
-                await request.Body.CopyToAsync(body);
-                pushed.TrySetResult((request.Path, request.Headers.Authorization.ToString(), (int)body.Length));
-                return Results.Created();
-            }
-        );
+        service.MapPost("/here", async (HttpRequest request) =>
+        {
+            using var body = new MemoryStream();
+            await request.Body.CopyToAsync(body);
+            pushed.TrySetResult((request.Path, request.Headers.Authorization.ToString(), (int)body.Length));
+            return Results.Created();
+        });
         service.MapPost("/gone", () => Results.StatusCode(StatusCodes.Status410Gone));
         return service;
     }

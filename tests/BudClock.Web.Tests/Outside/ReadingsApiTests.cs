@@ -152,9 +152,8 @@ public class ReadingsApiTests
             Assert.Equal(plant.Plant.Place != "sill", ReferenceEquals(plant, after.Find(plant.Plant.Tag)));
         // What says nothing new of any day changes nobody's assessment.
         await SendAsync(site, token, """{"temperatureC": 12.5, "at": "2031-05-24T02:30:00Z"}""");
-        Assert.All(
-            after.Plants,
-            plant => Assert.Same(plant, before.Day == after.Day ? glasshouse.TodayAsync().Result!.Find(plant.Plant.Tag) : plant)
+        Assert.All(after.Plants, plant =>
+            Assert.Same(plant, before.Day == after.Day ? glasshouse.TodayAsync().Result!.Find(plant.Plant.Tag) : plant)
         );
     }
 

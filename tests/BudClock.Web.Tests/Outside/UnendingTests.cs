@@ -75,12 +75,14 @@ public class UnendingTests
     }
 
     static Task DeviceAsync(Site site, string topic) =>
-        site.Services.GetRequiredService<Logbook>()
+        site
+            .Services.GetRequiredService<Logbook>()
             .WriteAsync(null, "a device", Changes.Device(new("cold", "Cold", "frame", Device.Mqtt) { Topic = topic }), Cancel);
 
     static async Task BrokerAsync(Site site, int port)
     {
-        await site.Services.GetRequiredService<Logbook>()
+        await site
+            .Services.GetRequiredService<Logbook>()
             .WriteAsync(null, "the broker", OutsideSettings.Keep(new BrokerSettings("127.0.0.1", port)), Cancel);
         site.Services.GetRequiredService<OutsideSettings>().Tell();
     }
@@ -115,32 +117,50 @@ public class UnendingTests
 
     [Theory]
     [InlineData("no charset of this world", "application/json; charset=bogus", Good)]
-    [InlineData("no number", "application/json", """{"daily":{"time":["2031-05-24"],"temperature_2m_min":[NaN],"temperature_2m_max":[20]}}""")]
-    [InlineData("without end", "application/json", """{"daily":{"time":["2031-05-24"],"temperature_2m_min":[-Infinity],"temperature_2m_max":[Infinity]}}""")]
+    [InlineData(
+        "no number",
+        "application/json",
+        """{"daily":{"time":["2031-05-24"],"temperature_2m_min":[NaN],"temperature_2m_max":[20]}}"""
+    )]
+    [InlineData(
+        "without end",
+        "application/json",
+        """{"daily":{"time":["2031-05-24"],"temperature_2m_min":[-Infinity],"temperature_2m_max":[Infinity]}}"""
+    )]
     [InlineData("a page", "text/html", "<html>Sign in</html>")]
     [InlineData("nothing", "application/json", "")]
     [InlineData("nested without end", "application/json", "deep")]
     [InlineData("other members", "application/json", """{"hourly":{}}""")]
-    [InlineData("a humidity that cannot be", "application/json", """{"daily":{"time":["2031-05-24"],"temperature_2m_min":[9],"temperature_2m_max":[20],"relative_humidity_2m_mean":[101.5]}}""")]
-    [InlineData("a sun of thirty hours", "application/json", """{"daily":{"time":["2031-05-24"],"temperature_2m_min":[9],"temperature_2m_max":[20],"sunshine_duration":[-1000000000]}}""")]
-    [InlineData("texts for numbers", "application/json", """{"daily":{"time":["2031-05-24"],"temperature_2m_min":["nine"],"temperature_2m_max":["x"]}}""")]
+    [InlineData(
+        "a humidity that cannot be",
+        "application/json",
+        """{"daily":{"time":["2031-05-24"],"temperature_2m_min":[9],"temperature_2m_max":[20],"relative_humidity_2m_mean":[101.5]}}"""
+    )]
+    [InlineData(
+        "a sun of thirty hours",
+        "application/json",
+        """{"daily":{"time":["2031-05-24"],"temperature_2m_min":[9],"temperature_2m_max":[20],"sunshine_duration":[-1000000000]}}"""
+    )]
+    [InlineData(
+        "texts for numbers",
+        "application/json",
+        """{"daily":{"time":["2031-05-24"],"temperature_2m_min":["nine"],"temperature_2m_max":["x"]}}"""
+    )]
     public async Task A_forecast_service_that_answers_wrongly_is_said_and_asked_more_seldom(string what, string type, string body)
     {
         await using var site = await Site.DemoAsync();
         var asked = 0;
         await using var service = WebApplication.CreateSlimBuilder().Build();
         service.Urls.Add("http://127.0.0.1:0");
-        service.MapGet(
-            "/",
-            async (HttpResponse response) =>
-            {
-                Interlocked.Increment(ref asked);
-                response.Headers.ContentType = type;
-                await response.Body.WriteAsync(Encoding.UTF8.GetBytes(body == "deep" ? new string('[', 5000) : body), Cancel);
-            }
-        );
+        service.MapGet("/", async (HttpResponse response) =>
+        {
+            Interlocked.Increment(ref asked);
+            response.Headers.ContentType = type;
+            await response.Body.WriteAsync(Encoding.UTF8.GetBytes(body == "deep" ? new string('[', 5000) : body), Cancel);
+        });
         await service.StartAsync(Cancel);
-        await site.Services.GetRequiredService<Logbook>()
+        await site
+            .Services.GetRequiredService<Logbook>()
             .WriteAsync(null, "forecast", OutsideSettings.Keep(new ForecastSettings(service.Urls.Single() + "/")), Cancel);
         var watcher = site.Services.GetRequiredService<ForecastWatcher>();
         var waits = new List<TimeSpan>();
@@ -148,7 +168,11 @@ public class UnendingTests
             waits.Add(await watcher.TakeTurnAsync(Cancel));
         Assert.True(watcher.Trouble is not null, what);
         Assert.True(waits[0] >= watcher.Soonest && waits[1] >= waits[0] * 2 && waits[2] >= waits[1] * 2, string.Join(" ", waits));
-        Assert.Contains(watcher.Trouble, (await site.PageAsync("/places/forecast")).QuerySelector("main").Words(), StringComparison.Ordinal);
+        Assert.Contains(
+            watcher.Trouble,
+            (await site.PageAsync("/places/forecast")).QuerySelector("main").Words(),
+            StringComparison.Ordinal
+        );
         Assert.Equal(HttpStatusCode.OK, (await site.Http.GetAsync("/api/garden", Cancel)).StatusCode);
         Assert.InRange(asked, 1, 6);
     }
@@ -173,7 +197,11 @@ public class UnendingTests
             ("Hour", "0")
         );
         var store = site.Services.GetRequiredService<GardenStore>();
-        var bad = new PushSubscription { Endpoint = "https://127.0.0.1:9/push", Keys = new Dictionary<string, string> { ["p256dh"] = p256dh, ["auth"] = auth } };
+        var bad = new PushSubscription
+        {
+            Endpoint = "https://127.0.0.1:9/push",
+            Keys = new Dictionary<string, string> { ["p256dh"] = p256dh, ["auth"] = auth },
+        };
         var kept = await NoticeSettings.ReadAsync(store);
         await site.Services.GetRequiredService<Logbook>().AsideAsync("bad", (kept with { Push = [bad], Sent = null }).Keep(), Cancel);
         var sender = site.Services.GetRequiredService<DigestSender>();

@@ -48,10 +48,8 @@ public sealed class SaltAdviser : IAdviser
         var most = now.Needs("F10", "tds");
         var flushed = now.Journal.Of(EntryKinds.Rinsed, EntryKinds.Repotted).LastOrDefault(entry => !entry.IsLeafRinse);
         return Found(now.Journal.Last(EntryKinds.RunOff), "Run-off", e => e.Amount?.InBase)
-            ?? Found(
-                Given(),
-                "What it was given",
-                e => now.Around.Shelf.Batch(e.Mix) is { } batch ? batch.MeasuredPpm ?? batch.PredictedPpm : null
+            ?? Found(Given(), "What it was given", e =>
+                now.Around.Shelf.Batch(e.Mix) is { } batch ? batch.MeasuredPpm ?? batch.PredictedPpm : null
             );
 
         Entry? Given() => now.Journal.Waterings.LastOrDefault(e => e.Mix is not null);

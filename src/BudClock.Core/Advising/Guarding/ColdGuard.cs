@@ -13,8 +13,7 @@ public sealed class ColdGuard : IGuard
     public string Name => "cold";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => 
-        care.Drenches() || care.Feeds() || care is Care.TopUp or Care.Wake or Care.PutBack;
+    public bool StandsBefore(Care care) => care.Drenches() || care.Feeds() || care is Care.TopUp or Care.Wake or Care.PutBack;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)

@@ -55,10 +55,9 @@ public sealed class RotAdviser : IAdviser
     /// <summary>After 3, 7 and 21 days somebody looks; the last look of a cleared case ends it.</summary>
     Advice? NextLook(Situation now, RotCase rot, Entry treated)
     {
-        var seen =
-            now.Journal.Of(Base, Tuber, Looked, Bulbs, RootCount)
-                .LastOrDefault(e => now.Journal.IsAfter(e, treated) && e.On > treated.On)
-                ?.On
+        var seen = now.Journal.Of(Base, Tuber, Looked, Bulbs, RootCount)
+            .LastOrDefault(e => now.Journal.IsAfter(e, treated) && e.On > treated.On)
+            ?.On
             ?? treated.On;
         var looks = new[] { "look-first", "look-second", "look-last" }
             .Select(name => treated.On.AddDays((int)now.Needs(Rule, name)))

@@ -78,10 +78,7 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
                 Ground = Ground.Interval,
             };
         if (wet.DaysSince(now.Today) is not { } days)
-            return Look(now, $"No water is on record yet, {Usually(now)}: {Feel}.", Ground.Interval, Interval(now)) with
-            {
-                Begins = true,
-            };
+            return Look(now, $"No water is on record yet, {Usually(now)}: {Feel}.", Ground.Interval, Interval(now)) with { Begins = true };
         var last = wet.LastWater!;
         if (wet.IsWet)
             return Hold(now, last, $"Medium {wet.Felt!.Text} {Dates.Ago(wet.Felt.On, now.Today)}: leave it.", wet.Felt.On, Ground.Sign);

@@ -104,7 +104,8 @@ public static class ListColumns
         ("what", "name"),
     ];
 
-    /// <summary>What a heading says that its column holds; null where it says nothing that is known, empty for what is left on purpose.</summary>
+    /// <summary>What a heading says that its column holds.</summary>
+    /// <returns>Null where it says nothing that is known, empty for what is left on purpose.</returns>
     public static string? Of(string heading)
     {
         var words = heading.Split('(')[0].Trim(' ', ':', '.', '*').ToLowerInvariant();
@@ -134,7 +135,12 @@ public static class ListColumns
         foreach (var field in fields)
         {
             var meant = field == "taxon" && fields.Contains("genus") ? "epithet" : field ?? "";
-            settled.Add(meant is "number" or "" ? meant : used.Add(meant) ? meant : meant is "name" or "note" ? "note" : "");
+            settled.Add(
+                meant is "number" or "" ? meant
+                : used.Add(meant) ? meant
+                : meant is "name" or "note" ? "note"
+                : ""
+            );
         }
         return settled;
     }

@@ -52,8 +52,13 @@ public sealed partial record ListDate(DateOnly? Day, RoughDate? About, string Re
                 return new(day, null, "");
         foreach (var format in Months)
             if (
-                DateOnly.TryParseExact(Apostrophe().Replace(text, ""), format, CultureInfo.InvariantCulture, DateTimeStyles.None, out var month)
-                && Sane(month.Year)
+                DateOnly.TryParseExact(
+                    Apostrophe().Replace(text, ""),
+                    format,
+                    CultureInfo.InvariantCulture,
+                    DateTimeStyles.None,
+                    out var month
+                ) && Sane(month.Year)
             )
                 return new(null, new(month.Year, month.Month), "");
         if (Season().Match(text) is { Success: true } season)

@@ -13,7 +13,10 @@ static partial class ListNames
     /// <summary>The plant with its count taken out of its name, or from a column of counts.</summary>
     public static ListedPlant Counted(ListedPlant plant, string column)
     {
-        if (int.TryParse(column.Trim(' ', 'x', '×'), NumberStyles.None, CultureInfo.InvariantCulture, out var many) && many is > 0 and <= PlantList.MostOfOne)
+        if (
+            int.TryParse(column.Trim(' ', 'x', '×'), NumberStyles.None, CultureInfo.InvariantCulture, out var many)
+            && many is > 0 and <= PlantList.MostOfOne
+        )
             plant = plant with { Count = many };
         var (name, ofName) = Count(plant.Name);
         var (taxon, ofTaxon) = Count(plant.Taxon);
@@ -64,7 +67,8 @@ static partial class ListNames
 
     /// <summary>"Phal. amabilis" says no more than its name in full.</summary>
     static bool IsShorthand(string written, string taxon) =>
-        written.Split(' ', 2) is [_, var rest] && taxon.EndsWith($" {PlantNames.Plain(rest)}", StringComparison.OrdinalIgnoreCase)
+        written.Split(' ', 2) is [_, var rest]
+        && taxon.EndsWith($" {PlantNames.Plain(rest)}", StringComparison.OrdinalIgnoreCase)
         && PlantNames.Shipped.Doubt(written) is null;
 
     static IReadOnlyList<string> Near(string written) =>
@@ -114,6 +118,6 @@ static partial class ListNames
     [GeneratedRegex(@"^(?<name>.{3,}?)[\s,]*[x×]\s*(?<n>\d{1,2})$", RegexOptions.IgnoreCase)]
     private static partial Regex Behind();
 
-    [GeneratedRegex(@"^(?<name>.{3,}?)\s*[\(\[](?<n>\d{1,2})(?:\s*(?:x|×|pcs?\.?|plants?|pots?|pieces?))?[\)\]]$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^(?<name>.{3,}?)\s*[\(\[](?<n>\d{1,2})(?:\s*(?:x|×|pcs?\.?|plants?|pots?))?[\)\]]$", RegexOptions.IgnoreCase)]
     private static partial Regex InBrackets();
 }

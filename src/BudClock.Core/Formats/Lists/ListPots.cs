@@ -84,7 +84,10 @@ public sealed partial record ListPot(Pot Pot, double? Litres)
             ? Spaces().Replace(kind, " ")
             : null;
 
-    [GeneratedRegex(@"(?<n>\d+(?:[.,]\d+)?(?: \d/[248])?)\s*(?<unit>l|lit(?:er|re)s?|ml|gal(?:lons?)?\.?|qts?|quarts?)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"(?<n>\d+(?:[.,]\d+)?(?: \d/[248])?)\s*(?<unit>l|lit(?:er|re)s?|ml|gal(?:lons?)?\.?|qts?|quarts?)\b",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex Volume();
 
     [GeneratedRegex(
@@ -93,7 +96,10 @@ public sealed partial record ListPot(Pot Pot, double? Litres)
     )]
     private static partial Regex Sides();
 
-    [GeneratedRegex("""(?<![\d.,])(?<n>\d+(?:[.,]\d+)?(?:\s+\d/[248])?|\d/[248])\s*-?(?<unit>cm\b|mm\b|inch(?:es)?\b|in\b|")?(?![\d.,]*\d)""", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        """(?<![\d.,])(?<n>\d+(?:[.,]\d+)?(?:\s+\d/[248])?|\d/[248])\s*-?(?<unit>cm\b|mm\b|inch(?:es)?\b|in\b|")?(?![\d.,]*\d)""",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex Across();
 
     [GeneratedRegex(@"^[\p{L}][\p{L} ,-]*$")]

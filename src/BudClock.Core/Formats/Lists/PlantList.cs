@@ -59,7 +59,10 @@ public static partial class PlantList
             return null;
         var fields = Enumerable.Range(0, table.Wide).Select(at => at < table.Fields.Count ? table.Fields[at] : "").ToList();
         for (var at = 0; at < fields.Count; at++)
-            if (fields[at] is "number" or "tag" && (ListColumns.CountsLines(table.Cells(at)) || fields[at] == "number" && fields.Contains("tag")))
+            if (
+                fields[at] is "number" or "tag"
+                && (ListColumns.CountsLines(table.Cells(at)) || fields[at] == "number" && fields.Contains("tag"))
+            )
                 fields[at] = "";
             else if (fields[at] == "number")
                 fields[at] = "tag";
@@ -86,7 +89,9 @@ public static partial class PlantList
         var full = cells.Where(cell => cell.Length > 0).ToList();
         if (full.All(cell => Rule().IsMatch(cell)) || Total().IsMatch(full[0]))
             return true;
-        var named = fields is null || cells.Where((_, at) => at < fields.Count && fields[at] is "name" or "taxon" or "genus").Any(cell => cell.Length > 0);
+        var named =
+            fields is null
+            || cells.Where((_, at) => at < fields.Count && fields[at] is "name" or "taxon" or "genus").Any(cell => cell.Length > 0);
         if (full is [var only] && (only.EndsWith(':') || (wide > 2 && only.Length <= LongestTitle)))
             return !named || ListNames.Known(only.TrimEnd(':')) is null;
         return !named;
@@ -121,7 +126,9 @@ public static partial class PlantList
         used.Add(tag);
         reserved.Add(tag);
         if (plant.Count > 1)
-            says.Add(plant.OnePot ? $"{plant.Count} in one pot: one plant on record." : $"{plant.Count} plants, each with a tag of its own.");
+            says.Add(
+                plant.OnePot ? $"{plant.Count} in one pot: one plant on record." : $"{plant.Count} plants, each with a tag of its own."
+            );
         if (plant.Pot.Length > 0 && ListPot.Read(plant.Pot, usUnits) is not { } pot)
             Keep("Pot", plant.Pot);
         else if (plant.Pot.Length > 0 && ListPot.Read(plant.Pot, usUnits) is { Litres: { } litres, Pot.DiameterCm: { } across })
@@ -171,7 +178,10 @@ public static partial class PlantList
         {
             Tag = Cell("tag"),
             Name = Cell("name"),
-            Taxon = genus.Length > 0 ? $"{genus} {epithet}".Trim() : Cell("taxon").Length > 0 ? Cell("taxon") : epithet,
+            Taxon =
+                genus.Length > 0 ? $"{genus} {epithet}".Trim()
+                : Cell("taxon").Length > 0 ? Cell("taxon")
+                : epithet,
             Place = Cell("place"),
             Pot = Cell("pot"),
             Medium = Cell("medium"),
@@ -187,7 +197,10 @@ public static partial class PlantList
     static IEnumerable<ListedPlant> ByContent(string[] row, int line, bool usUnits)
     {
         var cells = row.Where(cell => cell.Length > 0).ToList();
-        if (cells.Count > 1 && cells.TrueForAll(cell => ListNames.Known(ListNames.Counted(new(line, cell) { Name = cell }, "").Name) is not null))
+        if (
+            cells.Count > 1
+            && cells.TrueForAll(cell => ListNames.Known(ListNames.Counted(new(line, cell) { Name = cell }, "").Name) is not null)
+        )
             return cells.Select(cell => ListNames.Counted(new(line, cell) { Name = cell }, ""));
         var plant = new ListedPlant(line, string.Join(", ", cells));
         foreach (var cell in cells)
@@ -195,7 +208,11 @@ public static partial class PlantList
                 plant.Tag.Length == 0 && plant.Name.Length == 0 && TagLike().IsMatch(cell) ? plant with { Tag = cell }
                 : plant.Name.Length == 0 ? plant with { Name = cell }
                 : ListDate.Read(cell, usUnits) is { Rest: "" } ? plant with { Repotted = cell }
-                : plant.Pot.Length == 0 && cell.Any(char.IsAsciiDigit) && ListPot.Read(cell, usUnits) is not null ? plant with { Pot = cell }
+                : plant.Pot.Length == 0 && cell.Any(char.IsAsciiDigit) && ListPot.Read(cell, usUnits) is not null
+                    ? plant with
+                    {
+                        Pot = cell,
+                    }
                 : plant.Stage.Length == 0 && StageOf(cell) is not null ? plant with { Stage = cell }
                 : plant.Place.Length == 0 ? plant with { Place = cell }
                 : plant with { Note = $"{plant.Note} {cell}".Trim() };

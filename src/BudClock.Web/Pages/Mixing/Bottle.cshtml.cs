@@ -104,8 +104,7 @@ public sealed class BottleModel(TodaysGarden glasshouse, Logbook logbook) : Mixi
         if (feed.Fault() is { } fault)
             Faults.Add(fault);
         // A bare amount is what was put into the whole batch.
-        var read =
-            Core.Mixing.Strength.Read(strength)
+        var read = Core.Mixing.Strength.Read(strength)
             ?? (
                 AmountReader.Read(strength, null) is { Value: > 0, Unit.Dimension: Dimension.Mass or Dimension.Volume } amount
                     ? new Strength.Measured(amount, new(litres, Unit.L))

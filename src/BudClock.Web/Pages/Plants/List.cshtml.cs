@@ -56,6 +56,14 @@ public sealed class ListModel(TodaysGarden glasshouse, Logbook logbook, Clock cl
 
     TakingIn Taking => new(Today, clock.GetUtcNow());
 
+    /// <summary>Columns of which nothing is read, but for one that only counts the lines.</summary>
+    public IReadOnlyList<string> NotRead =>
+        [
+            .. (Shown?.Columns ?? [])
+                .Where(column => column.Field.Length == 0 && column.Heading.Length > 0 && ListColumns.Of(column.Heading) != "number")
+                .Select(column => column.Heading),
+        ];
+
     /// <summary>Places that the list names and the garden has not.</summary>
     public IReadOnlyList<string> NewPlaces => Taking.NewPlaces(Plants);
 
@@ -176,7 +184,11 @@ public sealed class ListModel(TodaysGarden glasshouse, Logbook logbook, Clock cl
     }
 
     IReadOnlyList<ListedPlant> Proposed(List<ListedForm> rows) =>
-        PlantList.Proposed([.. rows.Where(row => !row.Leave).Take(PlantList.Most).Select(row => row.Plant())], Today.Tags, Today.Garden.UsUnits);
+        PlantList.Proposed(
+            [.. rows.Where(row => !row.Leave).Take(PlantList.Most).Select(row => row.Plant())],
+            Today.Tags,
+            Today.Garden.UsUnits
+        );
 
     /// <summary>The list as it stood, with its rows as they come from the table.</summary>
     Waiting Mended()

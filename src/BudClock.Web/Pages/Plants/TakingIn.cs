@@ -28,8 +28,11 @@ public sealed class TakingIn(GardenDay today, DateTimeOffset now)
             yield return $"{row.Tag}: {Dates.Long(date!.Day!.Value)} is still to come.";
     }
 
-    /// <summary>The places to make, and the plants with their first entries: a row that counts several is as many plants, or one pot.</summary>
-    public (IReadOnlyList<Place> Places, IReadOnlyList<(Plant Plant, IReadOnlyList<Entry> Facts)> Plants) Of(IReadOnlyList<ListedPlant> rows)
+    /// <summary>The places to make, and the plants with their first entries.</summary>
+    /// <remarks>A row that counts several is as many plants, or one pot.</remarks>
+    public (IReadOnlyList<Place> Places, IReadOnlyList<(Plant Plant, IReadOnlyList<Entry> Facts)> Plants) Of(
+        IReadOnlyList<ListedPlant> rows
+    )
     {
         var places = new List<Place>();
         foreach (var name in NewPlaces(rows))
@@ -69,7 +72,10 @@ public sealed class TakingIn(GardenDay today, DateTimeOffset now)
             drafts.Add(new(EntryKinds.Repotted, repotted));
         if (PlantNow.Find(PlantList.StageOf(row.Stage)) is { } doing)
             drafts.Add(doing.Entry(today.Day));
-        var says = string.Join("; ", new[] { row.Note, row.Kept, row is { OnePot: true, Count: > 1 } ? $"{row.Count} in one pot" : "" }.Where(w => w.Length > 0));
+        var says = string.Join(
+            "; ",
+            new[] { row.Note, row.Kept, row is { OnePot: true, Count: > 1 } ? $"{row.Count} in one pot" : "" }.Where(w => w.Length > 0)
+        );
         if (says.Length > 0)
             drafts.Add(new(EntryKinds.Note, today.Day, Text: says));
         return [.. drafts.Select((draft, index) => EntryWriting.Fact(draft, Guid.Empty, now.AddTicks(index)))];

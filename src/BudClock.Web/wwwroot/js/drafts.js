@@ -4,7 +4,8 @@
   const keepDays = 30;
   const posted = (form) => form.hasAttribute('data-posted');
   const arrived = performance.getEntriesByType('navigation')[0]?.type;
-  const forms = () => [...document.querySelectorAll('form.fields[method=post], form[data-draft]')].filter((form) => !form.hasAttribute('hx-post'));
+  const long = 'form.fields[method=post]:not([hx-post]), form[data-draft]';
+  const forms = () => [...document.querySelectorAll(long)];
   const keyOf = (form) => `${prefix}${location.pathname} ${form.dataset.draft ?? forms().indexOf(form)}`;
   const named = (form) => form.dataset.draft ?? document.querySelector('h1')?.textContent.trim() ?? 'this form';
   const fieldsOf = (form) =>
@@ -45,7 +46,8 @@
   const time = (at) => {
     const [then, now] = [new Date(at), new Date()];
     const clock = then.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
-    return then.toDateString() === now.toDateString() ? `at ${clock}` : `on ${then.toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })}`;
+    if (then.toDateString() === now.toDateString()) return `at ${clock}`;
+    return `on ${then.toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })}`;
   };
 
   function fill(form, fields) {
