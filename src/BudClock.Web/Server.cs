@@ -106,7 +106,7 @@ public static class Server
             form.ValueLengthLimit = LargestUpload;
             form.ValueCountLimit = MostFields; // a whole collection in one table
         });
-        services.AddRazorPages();
+        services.AddRazorPages().AddMvcOptions(mvc => mvc.Filters.Add<OnlyWhatAPageTakes>());
         services.AddRouting(routing => routing.LowercaseUrls = true);
         services.AddSingleton<SteppingDesk>();
         if (options.Demo)
