@@ -51,7 +51,10 @@ public sealed record Device(string Code, string Name, string Place, string Way)
             : null;
     }
 
-    /// <summary>What is wrong with a path into a message: brackets that do not close, quotes without a pair, what cannot be printed.</summary>
+    /// <summary>
+    /// What is wrong with a path into a message: brackets that do not close, quotes
+    /// without a pair, what cannot be printed.
+    /// </summary>
     /// <returns>Null for nothing.</returns>
     public static string? PathFault(string? path) =>
         path is null

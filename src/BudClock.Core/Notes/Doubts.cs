@@ -129,7 +129,8 @@ static partial class Doubts
         || place.Name.Split(' ', '-').Any(part => Nearest.Steps(part.ToLowerInvariant(), word) <= (word.Length > 4 ? 1 : 0));
 
     [GeneratedRegex(
-        @"^(?:up |down |out |back |over |in )?(?:to|into|onto) (?:the |my |our |a |an )?(?<where>[^,;.]+?)(?: (?:for|since|until|with) .*)?$",
+        @"^(?:up |down |out |back |over |in )?(?:to|into|onto) (?:the |my |our |a |an )?"
+            + @"(?<where>[^,;.]+?)(?: (?:for|since|until|with) .*)?$",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex Destination();

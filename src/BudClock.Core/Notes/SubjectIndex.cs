@@ -122,8 +122,9 @@ public sealed class SubjectIndex
         foreach (var common in PlantNames.Shipped.CommonOf(plant.Taxon!))
         {
             AddKind(number, common);
-            foreach (var word in WordsOf(common))
-                Add(number, word);
+            var words = WordsOf(common);
+            foreach (var word in words)
+                Add(number, word, names: word == words[^1] || !Lexicon.Shipped.MeansItself(word)); // "florist" alone is no gloxinia
         }
     }
 
@@ -135,13 +136,14 @@ public sealed class SubjectIndex
         all.Add(number);
     }
 
-    void Add(int number, string written)
+    void Add(int number, string written, bool names = true)
     {
         var word = Singular(written);
         if (!byWord.TryGetValue(word, out var all))
             byWord.Add(word, all = []);
         all.Add(number);
-        if (word.Length >= ShortestHead && !Lexicon.Shipped.Begins(word) && !Lexicon.Shipped.Begins(written) && !Plain.Contains(word))
+        var known = Lexicon.Shipped.Begins(word) || Lexicon.Shipped.Begins(written) || Plain.Contains(word);
+        if (names && word.Length >= ShortestHead && !known)
             heads.Add(word);
     }
 

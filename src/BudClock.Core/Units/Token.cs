@@ -101,7 +101,9 @@ static partial class Tokens
                   |(?<sign>[½¼¾⅓⅔⅛⅜⅝⅞])))
             |\#(?<reference>[A-Za-z0-9][A-Za-z0-9-]*)
             |(?<break>[,;\n]|\.(?=\s|$))
-            |(?:mg/l|w/(?=[\s0-9])|["″%?!()]|[^\s0-9,;:½¼¾⅓⅔⅛⅜⅝⅞"“”″%.?!()\#]+\.?(?=\s|$|[,;])|[^\s0-9,;:½¼¾⅓⅔⅛⅜⅝⅞"“”″%.?!()\#]+|\S)
+            |(?:mg/l|w/(?=[\s0-9])|["″%?!()]
+                |[^\s0-9,;:½¼¾⅓⅔⅛⅜⅝⅞"“”″%.?!()\#]+\.?(?=\s|$|[,;])
+                |[^\s0-9,;:½¼¾⅓⅔⅛⅜⅝⅞"“”″%.?!()\#]+|\S)
             """,
         RegexOptions.IgnorePatternWhitespace | RegexOptions.CultureInvariant | RegexOptions.IgnoreCase,
         matchTimeoutMilliseconds: 1000

@@ -91,7 +91,8 @@ public sealed partial record ListPot(Pot Pot, double? Litres)
     private static partial Regex Volume();
 
     [GeneratedRegex(
-        """(?<wide>\d+(?:[.,]\d+)?)\s*[x×*]\s*\d+(?:[.,]\d+)?(?:\s*[x×*]\s*(?<high>\d+(?:[.,]\d+)?))?\s*(?<unit>cm|mm|inch(?:es)?|in\b|")?""",
+        """(?<wide>\d+(?:[.,]\d+)?)\s*[x×*]\s*\d+(?:[.,]\d+)?(?:\s*[x×*]\s*(?<high>\d+(?:[.,]\d+)?))?"""
+            + """\s*(?<unit>cm|mm|inch(?:es)?|in\b|")?""",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex Sides();
