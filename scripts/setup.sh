@@ -1,5 +1,5 @@
 # Shared by run, test and budclock: what has to be there first.
-APP=src/BudClock.Web/bin/Release/net10.0/BudClock.Web.dll
+APP=artifacts/app/BudClock.Web
 export DOTNET_NOLOGO=1 DOTNET_CLI_TELEMETRY_OPTOUT=1
 
 need_dotnet() {
@@ -9,14 +9,34 @@ need_dotnet() {
   fi
 }
 
+# Where the program looks for the runtime, wherever the SDK was put.
+find_runtime() {
+  [ -n "${DOTNET_ROOT:-}" ] || DOTNET_ROOT=$(dirname "$(readlink -f "$(command -v dotnet)")")
+  export DOTNET_ROOT
+}
+
+# Nothing that the program is made of is younger than the program.
+is_built() {
+  [ -x "$APP" ] && [ -z "$(find src docs Directory.* global.json -newer artifacts/built -name '[!.]*' \
+    ! -path '*/bin*' ! -path '*/obj*' ! -path 'docs/screenshots*' -print -quit)" ]
+}
+
 build_app() {
-  echo "Building Bud Clock ..."
+  is_built && return
+  if [ -x "$APP" ]; then
+    echo "Building what has changed: half a minute or so ..."
+  else
+    echo "Building Bud Clock for the first time: packages are fetched and the program is compiled, which takes two minutes or so ..."
+  fi
   local log
   log=$(mktemp)
-  if ! dotnet build src/BudClock.Web -c Release -v quiet >"$log" 2>&1; then
+  mkdir -p artifacts
+  touch artifacts/building
+  if ! dotnet publish src/BudClock.Web -c Release -v quiet -o artifacts/app >"$log" 2>&1; then
     cat "$log" >&2
     exit 1
   fi
+  mv artifacts/building artifacts/built
   rm -f "$log"
 }
 

@@ -1,6 +1,6 @@
 using System.Diagnostics;
 using System.Net.Http.Json;
-using BudClock.Web;
+using BudClock.Web.Hosting;
 
 namespace BudClock.Bench;
 

@@ -6,7 +6,7 @@ using BudClock.Core.Evidence;
 using BudClock.Core.Mixing;
 using BudClock.Core.Notes;
 using BudClock.Data;
-using BudClock.Web;
+using BudClock.Web.Hosting;
 using BudClock.Web.Outside;
 using Microsoft.Data.Sqlite;
 using Microsoft.Extensions.DependencyInjection;

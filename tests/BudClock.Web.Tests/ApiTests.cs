@@ -53,7 +53,7 @@ public class ApiTests
     [Fact]
     public async Task Advice_of_a_past_day_is_that_day_s()
     {
-        await using var site = await Site.DemoAsync();
+        var site = await Site.ReadAsync();
         var winter = await site.Http.GetFromJsonAsync<JsonElement>("/api/plants/cal-02/advice?on=2030-12-24", Stop);
         Assert.Equal(("2030-12-24", "spiking"), (winter.GetProperty("on").GetString(), winter.GetProperty("phase").GetString()));
         Assert.Equal(HttpStatusCode.BadRequest, (await site.Http.GetAsync("/api/plants/cal-02/advice?on=Friday", Stop)).StatusCode);
@@ -63,7 +63,7 @@ public class ApiTests
     [Fact]
     public async Task It_is_healthy_while_the_database_can_be_written()
     {
-        await using var site = await Site.DemoAsync();
+        var site = await Site.ReadAsync();
         Assert.Equal("ok", await site.Http.GetStringAsync("/healthz", Stop));
     }
 

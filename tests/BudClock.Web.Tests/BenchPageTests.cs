@@ -7,7 +7,7 @@ public class BenchPageTests
     [Fact]
     public async Task Every_plant_is_there_and_a_word_narrows_it()
     {
-        await using var site = await Site.DemoAsync();
+        var site = await Site.ReadAsync();
         Assert.Equal(39, (await site.PageAsync("/bench")).QuerySelectorAll(".tile").Length);
         var found = await site.PageAsync("/bench?q=calanthe&only=roots+moving");
         Assert.Equal(["Calanthe, winter-deciduous", "Calanthe, white"], found.QuerySelectorAll(".tile .choose").Select(e => e.Words()));

@@ -17,7 +17,7 @@ public class CommandLineTests
         await using var site = await Site.DemoAsync();
         var file = Path.Combine(site.Folder, "garden.json");
         await File.WriteAllBytesAsync(file, await site.Http.GetByteArrayAsync("/api/garden", Stop), Stop);
-        foreach (var tag in (string[])["CAL-02", "MOR-01", "CAL-06", "HOY-02"])
+        foreach (var tag in (string[])["CAL-02", "HOY-02"])
         {
             var api = await site.Http.GetStringAsync($"/api/plants/{tag}/advice", Stop);
             Assert.Equal((0, api, ""), await RunAsync("advise", file, "--on", "2031-05-24", "--tag", tag));
@@ -64,7 +64,7 @@ public class CommandLineTests
     [Fact]
     public async Task A_garden_goes_in_and_out_is_copied_and_put_back()
     {
-        await using var site = await Site.DemoAsync();
+        var site = await Site.ReadAsync();
         var folder = Directory.CreateTempSubdirectory("bud-clock-");
         string At(string name) => Path.Combine(folder.FullName, name);
         await File.WriteAllBytesAsync(At("in.json"), await site.Http.GetByteArrayAsync("/api/garden", Stop), Stop);

@@ -10,7 +10,7 @@ public class LogFormTests
     [Fact]
     public async Task The_log_form_offers_what_is_likely_and_what_the_plant_can_have()
     {
-        await using var site = await Site.DemoAsync();
+        var site = await Site.ReadAsync();
         var lycaste = await site.PageAsync("/plants/LYC-01/log");
         Assert.Contains("Soaked", lycaste.QuerySelectorAll("nav[aria-label='Likely now'] a").Select(a => a.Words()));
         Assert.InRange(lycaste.QuerySelectorAll("nav[aria-label='Likely now'] a").Length, 3, 12);
@@ -31,7 +31,7 @@ public class LogFormTests
     [InlineData("New roots showing", "New roots showing")]
     public async Task A_kind_is_chosen_by_its_words_or_its_name(string kind, string heading)
     {
-        await using var site = await Site.DemoAsync();
+        var site = await Site.ReadAsync();
         var page = await site.PageAsync($"/plants/LYC-01/log?kind={Uri.EscapeDataString(kind)}");
         Assert.Equal(heading, page.QuerySelector("#entry-fields h2").Words());
     }

@@ -14,7 +14,7 @@ public class MixingPageTests
     [Fact]
     public async Task A_strength_gives_the_dose_and_what_the_scale_can_tell()
     {
-        await using var site = await Site.DemoAsync();
+        var site = await Site.ReadAsync();
         var mixed = (await site.PageAsync("/mixing/bottle?batch=9.5+L&label=20-20-20&strength=100+ppm+N&spoon=5"))
             .QuerySelector("#mixed")
             .Words();

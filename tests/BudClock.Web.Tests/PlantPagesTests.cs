@@ -1,5 +1,6 @@
 using System.Text.Json;
 using BudClock.Core.Advising;
+using BudClock.Web.Hosting;
 
 namespace BudClock.Web.Tests;
 
@@ -11,7 +12,7 @@ public class PlantPagesTests
     [Fact]
     public async Task Every_page_of_the_demo_is_filled_and_every_habit_is_there()
     {
-        await using var site = await Site.DemoAsync();
+        var site = await Site.ReadAsync();
         var tags = (await site.PageAsync("/bench?only=gone"))
             .QuerySelectorAll(".tile .num")
             .Concat((await site.PageAsync("/bench")).QuerySelectorAll(".tile .num"))
@@ -160,7 +161,7 @@ public class PlantPagesTests
     [Fact]
     public async Task A_dead_plant_has_a_page_with_what_the_log_suggests_and_leaves_the_round()
     {
-        await using var site = await Site.DemoAsync();
+        var site = await Site.ReadAsync();
         var page = await site.PageAsync("/plants/MAS-01");
         Assert.Contains("It was watered 22 days before, when its roots were already lost.", page.QuerySelector(".farewell").Words());
         Assert.Null((await site.PageAsync("/")).QuerySelector("#row-MAS-01"));
@@ -169,7 +170,7 @@ public class PlantPagesTests
     [Fact]
     public async Task A_newcomer_and_a_family_stand_on_the_page()
     {
-        await using var site = await Site.DemoAsync();
+        var site = await Site.ReadAsync();
         Assert.Contains("Newcomer, day 14 of 28", (await site.PageAsync("/plants/PAP-02")).QuerySelector(".newcomer").Words());
         Assert.Contains("SAI-04 leaf", (await site.PageAsync("/plants/SAI-03")).QuerySelector(".family").Words());
         Assert.Contains(

@@ -128,7 +128,7 @@ public sealed class ShelfKeptTests : IAsyncLifetime
     [Fact]
     public async Task The_machine_s_view_names_the_bottle_and_the_strength()
     {
-        await using var site = await Site.DemoAsync();
+        var site = await Site.ReadAsync();
         using var json = System.Text.Json.JsonDocument.Parse(
             await site.Http.GetStringAsync("/api/plants/STR-07/advice", TestContext.Current.CancellationToken)
         );

@@ -1,6 +1,7 @@
 using System.Net;
 using AngleSharp;
 using AngleSharp.Dom;
+using BudClock.Web.Hosting;
 using Microsoft.AspNetCore.Builder;
 
 namespace BudClock.Web.Tests;
@@ -12,11 +13,12 @@ public sealed class Site : IAsyncDisposable
     readonly DirectoryInfo folder;
     bool stopped;
 
-    Site(WebApplication app, DirectoryInfo folder)
+    Site(WebApplication app, DirectoryInfo folder, bool shared = false)
     {
         (this.app, this.folder) = (app, folder);
         Address = app.Urls.Single();
-        Http = new(new HttpClientHandler { AllowAutoRedirect = true, CookieContainer = new() }) { BaseAddress = new(Address) };
+        var handler = new HttpClientHandler { AllowAutoRedirect = true, CookieContainer = new() };
+        Http = new(shared ? new OnlyReads { InnerHandler = handler } : handler) { BaseAddress = new(Address) };
     }
 
     public string Address { get; }
@@ -37,6 +39,34 @@ public sealed class Site : IAsyncDisposable
                 Day = day,
             }
         );
+
+    /// <summary>The lighthouse garden, which gives up soon on a service outside that does not answer.</summary>
+    public static Task<Site> HastyAsync() =>
+        StartAsync(
+            new()
+            {
+                DataFolder = "",
+                Demo = true,
+                Patience = TimeSpan.FromMilliseconds(300),
+            }
+        );
+
+    /// <summary>The lighthouse garden on its pretend day, for tests that only read: they share it, and nothing can be sent into it.</summary>
+    public static Task<Site> ReadAsync() => Shared.Value;
+
+    static readonly Lazy<Task<Site>> Shared = new(async () =>
+    {
+        var site = await DemoAsync();
+        return new(site.app, site.folder, shared: true);
+    });
+
+    sealed class OnlyReads : DelegatingHandler
+    {
+        protected override Task<HttpResponseMessage> SendAsync(HttpRequestMessage request, CancellationToken cancellationToken) =>
+            request.Method == HttpMethod.Get
+                ? base.SendAsync(request, cancellationToken)
+                : throw new InvalidOperationException("Others read this garden too: a test that writes begins one with DemoAsync.");
+    }
 
     /// <summary>A garden that has not been set up.</summary>
     public static Task<Site> EmptyAsync(DateOnly? day = null) => StartAsync(new() { DataFolder = "", Day = day });
@@ -122,15 +152,30 @@ public sealed class Site : IAsyncDisposable
 
     public async Task<HttpResponseMessage> SendAsync(string path, bool htmx, HttpContent content)
     {
-        var form = await PageAsync(path.StartsWith("/start", StringComparison.Ordinal) ? "/start" : "/garden");
         using var request = new HttpRequestMessage(HttpMethod.Post, path) { Content = content };
-        request.Headers.Add(
-            "RequestVerificationToken",
-            form.QuerySelector("input[name=__RequestVerificationToken]")!.GetAttribute("value")
-        );
+        request.Headers.Add("RequestVerificationToken", await TokenAsync(path.StartsWith("/start", StringComparison.Ordinal)));
         if (htmx)
             request.Headers.Add("HX-Request", "true");
         return await Http.SendAsync(request);
+    }
+
+    string? token;
+    readonly SemaphoreSlim gate = new(1, 1);
+
+    /// <summary>The anti-forgery token of a form, which goes with the cookie that came with it; asked for once.</summary>
+    async Task<string> TokenAsync(bool start)
+    {
+        await gate.WaitAsync();
+        try
+        {
+            return token ??= (await PageAsync(start ? "/start" : "/garden"))
+                .QuerySelector("input[name=__RequestVerificationToken]")!
+                .GetAttribute("value")!;
+        }
+        finally
+        {
+            gate.Release();
+        }
     }
 
     /// <summary>The field of a plant's form that says which version of the plant it shows.</summary>

@@ -3,7 +3,7 @@ using BudClock.Data;
 using BudClock.Practice;
 using BudClock.Web.Demo;
 using BudClock.Web.Outside;
-using BudClock.Web.Practising;
+using BudClock.Web.Stepping;
 using Microsoft.Extensions.DependencyInjection;
 
 namespace BudClock.Web.Tests;

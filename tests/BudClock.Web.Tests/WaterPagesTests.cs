@@ -10,7 +10,7 @@ public class WaterPagesTests
     [Fact]
     public async Task The_store_shows_what_rests_and_when_it_is_felt_next()
     {
-        await using var site = await Site.DemoAsync();
+        var site = await Site.ReadAsync();
         var row = (await site.PageAsync("/store")).QuerySelectorAll(".store-row").Single(r => r.Words().Contains("CLD-01"));
         Assert.Contains("WhereDry store, paper bag, in the dark", row.Words());
         Assert.Contains("Last feltfirm, 1 May", row.Words());
@@ -114,7 +114,7 @@ public class WaterPagesTests
     [Fact]
     public async Task Every_advice_links_to_the_rule_that_explains_it()
     {
-        await using var site = await Site.DemoAsync();
+        var site = await Site.ReadAsync();
         var rules = await site.PageAsync("/rules");
         foreach (var adviser in Advisers.All)
             Assert.True(rules.GetElementById(adviser.Rule) is not null, $"{adviser.Rule} is not in docs/rules.md");
@@ -124,7 +124,7 @@ public class WaterPagesTests
     [Fact]
     public async Task The_sitter_s_sheet_is_for_as_many_days_as_asked()
     {
-        await using var site = await Site.DemoAsync();
+        var site = await Site.ReadAsync();
         var page = await site.PageAsync("/sitter?days=14");
         Assert.Contains("24 May – 6 Jun", page.QuerySelector("main").Words());
         Assert.Contains("Leave alone:", page.QuerySelector("main").Words());

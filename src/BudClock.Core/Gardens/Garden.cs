@@ -36,6 +36,9 @@ public sealed record GardenRecord(
     IReadOnlyList<ForecastDay> Forecast
 )
 {
+    /// <summary>Where nothing is yet: what a first garden is compared with.</summary>
+    public static readonly GardenRecord Nothing = new(Garden.Unnamed, [], [], [], []);
+
     /// <summary>Trays, reservoirs and cover pots that plants share.</summary>
     public IReadOnlyList<Vessel> Vessels { get; init; } = [];
 

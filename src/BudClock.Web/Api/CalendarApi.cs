@@ -1,6 +1,5 @@
 using System.Security.Cryptography;
 using System.Text;
-using BudClock.Core.Planning;
 using BudClock.Data;
 using BudClock.Web.Outside;
 using Lib.Net.Http.WebPush;
@@ -21,28 +20,16 @@ static class CalendarApi
         app.MapPost("/api/push", Subscribe);
     }
 
-    static async Task<IResult> Give(string token, HttpResponse response, GardenStore store, TodaysGarden glasshouse, Clock clock)
+    static async Task<IResult> Give(string token, HttpResponse response, GardenStore store, TodaysGarden todaysGarden, Clock clock)
     {
         var known = (await NoticeSettings.ReadAsync(store)).CalendarToken;
         var right =
             known is not null && CryptographicOperations.FixedTimeEquals(Encoding.UTF8.GetBytes(known), Encoding.UTF8.GetBytes(token));
-        if (!right || await glasshouse.TodayAsync() is not { } today)
+        if (!right || await todaysGarden.TodayAsync() is not { } today)
             return Results.NotFound();
         response.Headers.CacheControl = "private, no-cache";
-        return Results.Text(Text(today, clock), "text/calendar; charset=utf-8");
+        return Results.Text(GardenCalendar.Of(today, clock), "text/calendar; charset=utf-8");
     }
-
-    /// <summary>The calendar of a garden as it stands.</summary>
-    internal static string Text(GardenDay today, Clock clock) =>
-        GardenCalendar.Write(
-            today.Garden.Name,
-            [
-                .. Agenda
-                    .Of(today.Plants, today.Weather, today.Programmes, today.Day, GardenCalendar.Weeks)
-                    .Where(item => item.Kind is not AgendaKind.Season),
-            ],
-            clock.GetUtcNow()
-        );
 
     static async Task<IResult> Subscribe(PushSubscription subscription, GardenStore store, Logbook logbook)
     {

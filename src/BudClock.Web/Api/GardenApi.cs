@@ -3,7 +3,7 @@ using System.Text.Json;
 using BudClock.Core.Formats;
 using BudClock.Core.Notes;
 using BudClock.Data;
-using BudClock.Web.CommandLine;
+using BudClock.Web.Files;
 
 namespace BudClock.Web.Api;
 
@@ -38,22 +38,22 @@ static class GardenApi
     }
 
     /// <summary>Ready to be used: as health, and the whole garden can be read.</summary>
-    static async Task<IResult> Ready(GardenStore store, ServerOptions options, TodaysGarden glasshouse)
+    static async Task<IResult> Ready(GardenStore store, ServerOptions options, TodaysGarden todaysGarden)
     {
         if (await Health(store, options) is IStatusCodeHttpResult { StatusCode: not (null or StatusCodes.Status200OK) } bad)
             return (IResult)bad;
-        await glasshouse.TodayAsync();
+        await todaysGarden.TodayAsync();
         return Results.Text("ready");
     }
 
-    static async Task<IResult> Advice(string tag, string? on, TodaysGarden glasshouse)
+    static async Task<IResult> Advice(string tag, string? on, TodaysGarden todaysGarden)
     {
-        if (Days.Read(on) is { Fault: { } fault })
+        if (DayReader.Read(on) is { Fault: { } fault })
             return Wrong($"on: {fault}");
-        if (await glasshouse.TodayAsync() is not { } today || today.Find(tag) is not { } plant)
+        if (await todaysGarden.TodayAsync() is not { } today || today.Find(tag) is not { } plant)
             return Problems.Say(StatusCodes.Status404NotFound, $"No plant here is tagged \"{tag}\".");
-        var day = Days.Read(on).Day ?? today.Day;
-        var assessment = day == today.Day ? today.WithShared(plant.Plant.Tag)! : await glasshouse.OnDayAsync(today, plant.Plant, day);
+        var day = DayReader.Read(on).Day ?? today.Day;
+        var assessment = day == today.Day ? today.WithShared(plant.Plant.Tag)! : await todaysGarden.OnDayAsync(today, plant.Plant, day);
         return Results.Text(AdviceJson.Write(assessment), "application/json", Encoding.UTF8);
     }
 
@@ -90,7 +90,7 @@ static class GardenApi
     sealed record NoteIn(string? Text, DateOnly? On, Guid? Act, bool? AsNote);
 
     /// <summary>Logs a note whole, or logs nothing and says what was not understood.</summary>
-    static async Task<IResult> TakeNote(HttpRequest request, TodaysGarden glasshouse, Logbook logbook)
+    static async Task<IResult> TakeNote(HttpRequest request, TodaysGarden todaysGarden, Logbook logbook)
     {
         NoteIn? sent;
         try
@@ -101,7 +101,7 @@ static class GardenApi
         {
             return Wrong("expected { \"text\": \"lyc-01 roots 11cm\", \"on\": \"2031-05-24\" }");
         }
-        if (await glasshouse.TodayAsync() is not { } today)
+        if (await todaysGarden.TodayAsync() is not { } today)
             return Wrong("The garden has not been set up yet.");
         if (sent?.On is { Year: < 1900 or > 2200 })
             return Wrong("on: expected a day between 1900 and 2200");

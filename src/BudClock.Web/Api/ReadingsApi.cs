@@ -14,11 +14,11 @@ static class ReadingsApi
     public static void MapReadingsApi(this WebApplication app)
     {
         app.MapPost("/api/readings", Take);
-        app.MapGet("/api/readings.json", (string? place, string? from, string? to, GardenStore store, TodaysGarden glasshouse) =>
-            Give(false, place, from, to, store, glasshouse)
+        app.MapGet("/api/readings.json", (string? place, string? from, string? to, GardenStore store, TodaysGarden todaysGarden) =>
+            Give(false, place, from, to, store, todaysGarden)
         );
-        app.MapGet("/api/readings.csv", (string? place, string? from, string? to, GardenStore store, TodaysGarden glasshouse) =>
-            Give(true, place, from, to, store, glasshouse)
+        app.MapGet("/api/readings.csv", (string? place, string? from, string? to, GardenStore store, TodaysGarden todaysGarden) =>
+            Give(true, place, from, to, store, todaysGarden)
         );
     }
 
@@ -74,13 +74,13 @@ static class ReadingsApi
         }
     }
 
-    static async Task<IResult> Give(bool csv, string? place, string? from, string? to, GardenStore store, TodaysGarden glasshouse)
+    static async Task<IResult> Give(bool csv, string? place, string? from, string? to, GardenStore store, TodaysGarden todaysGarden)
     {
-        if (await glasshouse.TodayAsync() is not { } today)
+        if (await todaysGarden.TodayAsync() is not { } today)
             return Problems.Say(404, "There is no garden here yet.");
         if (place is not null && today.PlaceAt(place) is null)
             return Problems.Say(404, $"No place here has the code \"{place}\".");
-        var (first, last) = (CommandLine.Days.Read(from), CommandLine.Days.Read(to));
+        var (first, last) = (DayReader.Read(from), DayReader.Read(to));
         if ((first.Fault ?? last.Fault) is { } fault)
             return Problems.Say(400, $"from, to: {fault}");
         var calendar = today.Weather.Calendar;

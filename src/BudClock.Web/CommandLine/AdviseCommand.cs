@@ -1,5 +1,4 @@
 using System.CommandLine;
-using System.Globalization;
 using BudClock.Core.Formats;
 using BudClock.Core.Round;
 
@@ -20,12 +19,12 @@ static class AdviseCommand
 
     static int Run(FileInfo file, string? on, string? tag)
     {
-        if (Days.Read(on) is { Fault: { } fault })
+        if (DayReader.Read(on) is { Fault: { } fault })
             return Exit.Wrong($"--on: {fault}");
         if (Exit.ReadGarden(file) is not { } garden)
             return Exit.WrongInput;
 
-        var day = Days.Read(on).Day ?? garden.Garden.DayAt(TimeProvider.System.GetUtcNow());
+        var day = DayReader.Read(on).Day ?? garden.Garden.DayAt(TimeProvider.System.GetUtcNow());
         var plants = new GardenAssessed(garden, day).Plants;
         if (tag is null)
         {
@@ -36,22 +35,5 @@ static class AdviseCommand
             return Exit.Wrong($"--tag: no plant in this file is tagged \"{tag}\"");
         Exit.Print(AdviceJson.Write(plant));
         return Exit.Fine;
-    }
-}
-
-/// <summary>Days on the command line and in addresses.</summary>
-static class Days
-{
-    const int First = 1900;
-    const int Last = 2200;
-
-    /// <summary>The day written as 2031-05-24; neither day nor fault when nothing is written.</summary>
-    public static (DateOnly? Day, string? Fault) Read(string? text)
-    {
-        if (string.IsNullOrEmpty(text))
-            return default;
-        if (!DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day))
-            return (null, $"expected a date such as 2031-05-24, got \"{(text.Length > 40 ? text[..40] + "…" : text)}\"");
-        return day.Year is >= First and <= Last ? (day, null) : (null, $"expected a day between {First} and {Last}, got {text}");
     }
 }

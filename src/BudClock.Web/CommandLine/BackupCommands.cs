@@ -1,5 +1,7 @@
 using System.CommandLine;
 using BudClock.Data;
+using BudClock.Web.Files;
+using BudClock.Web.Hosting;
 using Microsoft.EntityFrameworkCore;
 
 namespace BudClock.Web.CommandLine;

@@ -1,7 +1,8 @@
 using System.CommandLine;
 using BudClock.Core.Formats;
 using BudClock.Data;
-using BudClock.Web.Incoming;
+using BudClock.Web.Files;
+using BudClock.Web.Hosting;
 using Microsoft.EntityFrameworkCore;
 
 namespace BudClock.Web.CommandLine;
@@ -131,13 +132,13 @@ static class ImportCommand
         using var taken = sent;
         if (sent is null)
             return Exit.Wrong(faults.Select(fault => fault.ToString()));
-        var here = await stored.Services.GetRequiredService<GardenStore>().ReadAsync() ?? ImportDesk.Nothing;
+        var here = await stored.Services.GetRequiredService<GardenStore>().ReadAsync() ?? GardenRecord.Nothing;
         var plan = new ImportPlan(here, sent.Garden, way, gardenToo);
         if (!show)
         {
             sent.PutPictures();
             // A garden's beginning is nobody's act to take back.
-            var author = ReferenceEquals(here, ImportDesk.Nothing) ? Logbook.Beginning : Logbook.Grower;
+            var author = ReferenceEquals(here, GardenRecord.Nothing) ? Logbook.Beginning : Logbook.Grower;
             var act = new Act(Guid.CreateVersion7(), author, DateTimeOffset.UtcNow, $"{file.Name} taken in");
             await stored.Services.GetRequiredService<GardenWriter>().WriteAsync(act, ImportRows.Take(plan));
         }

@@ -1,4 +1,6 @@
 using BudClock.Data;
+using BudClock.Web.Files;
+using BudClock.Web.Hosting;
 
 namespace BudClock.Web.CommandLine;
 

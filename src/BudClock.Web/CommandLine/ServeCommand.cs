@@ -1,4 +1,5 @@
 using System.CommandLine;
+using BudClock.Web.Hosting;
 
 namespace BudClock.Web.CommandLine;
 
@@ -16,7 +17,7 @@ static class ServeCommand
             (parsed, stop) =>
                 Exit.RunAsync(async () =>
                 {
-                    var (today, fault) = Days.Read(parsed.GetValue(day));
+                    var (today, fault) = DayReader.Read(parsed.GetValue(day));
                     if (fault is not null)
                         return Exit.Wrong($"--day: {fault}");
                     if (parsed.GetValue(port) is < 1 or > 65535)
@@ -32,6 +33,7 @@ static class ServeCommand
                     await using var app = await Server.BuildAsync(options);
                     try
                     {
+                        Console.WriteLine("Opening the garden ...");
                         await app.StartAsync(stop);
                     }
                     catch (IOException)

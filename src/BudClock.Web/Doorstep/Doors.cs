@@ -1,5 +1,3 @@
-using BudClock.Web.Api;
-
 namespace BudClock.Web.Doorstep;
 
 /// <summary>
@@ -24,7 +22,7 @@ public sealed class Doors(RequestDelegate next)
             // One address is answered by a page or by a piece of it: what is kept of one never stands for the other.
             headers.Append("Vary", "HX-Request, HX-History-Restore-Request");
             if (headers.CacheControl.Count == 0)
-                headers.CacheControl = IsFileOfOurs(context.Request.Path) ? "no-cache" : "no-store";
+                headers.CacheControl = "no-store";
             return Task.CompletedTask;
         });
         // A page elsewhere that resolves to this machine must not read the garden.
@@ -35,9 +33,6 @@ public sealed class Doors(RequestDelegate next)
         else
             await next(context);
     }
-
-    static bool IsFileOfOurs(PathString path) =>
-        path.StartsWithSegments("/lib") || path.StartsWithSegments("/css") || path.StartsWithSegments("/js") || path == "/bud.svg";
 
     /// <summary>A browser says which page a writing request comes from; a program that is no browser says nothing.</summary>
     static bool IsForeign(HttpRequest request) =>

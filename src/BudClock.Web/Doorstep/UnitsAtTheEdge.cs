@@ -11,9 +11,9 @@ namespace BudClock.Web.Doorstep;
 /// </summary>
 public sealed partial class UnitsAtTheEdge(RequestDelegate next)
 {
-    public async Task InvokeAsync(HttpContext context, TodaysGarden glasshouse)
+    public async Task InvokeAsync(HttpContext context, TodaysGarden todaysGarden)
     {
-        if (context.GetEndpoint()?.Metadata.GetMetadata<PageActionDescriptor>() is null || !await SpeaksUsAsync(glasshouse))
+        if (context.GetEndpoint()?.Metadata.GetMetadata<PageActionDescriptor>() is null || !await SpeaksUsAsync(todaysGarden))
         {
             await next(context);
             return;
@@ -42,11 +42,11 @@ public sealed partial class UnitsAtTheEdge(RequestDelegate next)
     }
 
     /// <summary>Where the garden cannot be read, the page that says so is as it is.</summary>
-    static async Task<bool> SpeaksUsAsync(TodaysGarden glasshouse)
+    static async Task<bool> SpeaksUsAsync(TodaysGarden todaysGarden)
     {
         try
         {
-            return (await glasshouse.TodayAsync())?.Garden.UsUnits == true;
+            return (await todaysGarden.TodayAsync())?.Garden.UsUnits == true;
         }
         catch (Exception fault) when (StorageTrouble.Say(fault) is not null)
         {

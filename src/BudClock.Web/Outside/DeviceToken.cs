@@ -21,7 +21,7 @@ public static class DeviceToken
 }
 
 /// <summary>Which device a token is of. Kept in memory, and looked up again once the garden has changed.</summary>
-public sealed class DeviceDoor(GardenStore store, TodaysGarden glasshouse)
+public sealed class DeviceDoor(GardenStore store, TodaysGarden todaysGarden)
 {
     volatile Known known = new(-1, []);
 
@@ -30,7 +30,7 @@ public sealed class DeviceDoor(GardenStore store, TodaysGarden glasshouse)
     /// <summary>The device of a token; null where it is none's.</summary>
     public async Task<Device?> FindAsync(string token)
     {
-        var (now, door) = (glasshouse.GardenChanged, known);
+        var (now, door) = (todaysGarden.GardenChanged, known);
         if (door.At != now)
         {
             var devices = (await store.DevicesAsync()).Where(kept => kept.TokenHash is not null);

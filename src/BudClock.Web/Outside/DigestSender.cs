@@ -1,6 +1,5 @@
 using System.Text.Json;
 using BudClock.Core.Planning;
-using BudClock.Core.Round;
 using BudClock.Data;
 using Lib.Net.Http.WebPush;
 using Lib.Net.Http.WebPush.Authentication;
@@ -16,7 +15,7 @@ namespace BudClock.Web.Outside;
 /// </summary>
 public sealed class DigestSender(
     GardenStore store,
-    TodaysGarden glasshouse,
+    TodaysGarden todaysGarden,
     Logbook logbook,
     OutsideSettings outside,
     Clock clock,
@@ -68,12 +67,12 @@ public sealed class DigestSender(
     public async Task<bool> SendIfDueAsync(CancellationToken cancel)
     {
         var settings = await NoticeSettings.ReadAsync(store);
-        if (settings is { Mail: null } and not { Push.Count: > 0 } || await glasshouse.TodayAsync() is not { } today)
+        if (settings is { Mail: null } and not { Push.Count: > 0 } || await todaysGarden.TodayAsync() is not { } today)
             return false;
         var hour = TimeZoneInfo.ConvertTime(clock.GetUtcNow(), today.Garden.Zone).Hour;
         if (hour < settings.Hour || settings.Sent >= today.Day)
             return false;
-        if (Digest.Of(RoundOfDay.Of(today.Places, today.Plants)) is not { } digest)
+        if (Digest.Of(today.Round(null)) is not { } digest)
             return false;
         await SendAsync(settings, digest, today, cancel);
         return true;

@@ -13,7 +13,7 @@ public sealed record ForecastAnswer(IReadOnlyList<ForecastDay> Days, string? Fau
 public sealed class ForecastWatcher(
     IHttpClientFactory clients,
     OutsideSettings settings,
-    TodaysGarden glasshouse,
+    TodaysGarden todaysGarden,
     Logbook logbook,
     Clock clock
 ) : Unending("The forecast")
@@ -53,7 +53,7 @@ public sealed class ForecastWatcher(
     {
         if (
             await settings.ForecastAsync() is not { Address.Length: > 0 } service
-            || (await glasshouse.TodayAsync())?.Garden is not { } garden
+            || (await todaysGarden.TodayAsync())?.Garden is not { } garden
         )
             return Timeout.InfiniteTimeSpan;
         if (garden.Latitude is null)

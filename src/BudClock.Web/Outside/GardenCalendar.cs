@@ -19,6 +19,18 @@ public static class GardenCalendar
     /// <summary>A calendar asks again after so long.</summary>
     static readonly TimeSpan Refresh = TimeSpan.FromHours(6);
 
+    /// <summary>The calendar of a garden as it stands.</summary>
+    public static string Of(GardenDay today, Clock clock) =>
+        Write(
+            today.Garden.Name,
+            [
+                .. Agenda
+                    .Of(today.Plants, today.Weather, today.Programmes, today.Day, Weeks)
+                    .Where(item => item.Kind is not AgendaKind.Season),
+            ],
+            clock.GetUtcNow()
+        );
+
     /// <summary>Writes the calendar.</summary>
     /// <param name="garden">Its name, which heads the calendar.</param>
     /// <param name="stamp">The moment it is written.</param>

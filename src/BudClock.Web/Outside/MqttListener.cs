@@ -10,7 +10,8 @@ namespace BudClock.Web.Outside;
 /// </summary>
 public sealed class MqttListener(GardenStore store, OutsideSettings settings, ReadingIntake intake, Clock clock) : Unending("The broker")
 {
-    static readonly TimeSpan Patience = TimeSpan.FromSeconds(10);
+    /// <summary>How long a broker may take to answer.</summary>
+    public TimeSpan Patience { get; set; } = TimeSpan.FromSeconds(10);
     const int TlsPort = 8883;
     const int LargestMessage = 64 * 1024;
 

@@ -1,5 +1,4 @@
 using BudClock.Core.Advising;
-using BudClock.Web.CommandLine;
 
 namespace BudClock.Web.Pages;
 
@@ -40,7 +39,7 @@ public sealed class EntryForm
         var quantity = AmountReader.Read(Amount, unit);
         if (quantity is null && !string.IsNullOrWhiteSpace(Amount))
             return (null, $"\"{Shortened(Amount)}\" is not a number with a unit, such as 8.5 {unit}.");
-        var (day, dateFault) = Days.Read(On);
+        var (day, dateFault) = DayReader.Read(On);
         if (dateFault is not null)
             return (null, $"The day: {dateFault}.");
         var words = string.IsNullOrWhiteSpace(Words) ? null : Words.Trim();

@@ -7,11 +7,11 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace BudClock.Web.Pages;
 
 /// <summary>A page about the garden as it stands today. Before there is a garden, it leads to the start.</summary>
-public abstract class GardenPage(TodaysGarden glasshouse) : PageModel
+public abstract class GardenPage(TodaysGarden todaysGarden) : PageModel
 {
     public GardenDay Today { get; private set; } = null!;
 
-    protected TodaysGarden TodaysGarden => glasshouse;
+    protected TodaysGarden TodaysGarden => todaysGarden;
 
     /// <summary>The id that the form gives its act; null where it gives none.</summary>
     [BindProperty(Name = ActTagHelper.Field)]
@@ -25,7 +25,7 @@ public abstract class GardenPage(TodaysGarden glasshouse) : PageModel
         // What a form of ours never sends, such as a tick that is a word, was made by hand.
         if (HttpMethods.IsPost(Request.Method) && ModelState.Values.Any(field => field.Errors.Any(IsNoValue)))
             context.Result = new BadRequestResult();
-        else if (await glasshouse.TodayAsync() is { } today)
+        else if (await todaysGarden.TodayAsync() is { } today)
         {
             Today = today;
             await next();

@@ -10,7 +10,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages;
 
 /// <summary>The Round: today, place by place.</summary>
-public sealed class IndexModel(TodaysGarden glasshouse, ReadingIntake intake, ForecastWatcher watcher) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden todaysGarden, ReadingIntake intake, ForecastWatcher watcher) : GardenPage(todaysGarden)
 {
     /// <summary>Only this place, by code; all when left out.</summary>
     [BindProperty(SupportsGet = true)]
@@ -60,8 +60,7 @@ public sealed record RoundView(
 
     public static RoundView Of(GardenDay today, string? place, string? selected, string? then, bool measure)
     {
-        var everywhere = RoundOfDay.Of(today.Places, today.Plants);
-        var round = place is null ? everywhere : RoundOfDay.Of(today.Places, today.Plants.Where(a => a.Plant.Place == place));
+        var (everywhere, round) = (today.Round(null), today.Round(place));
         var chosen = today.Find(selected);
         if (then is not null && !round.AllAsking.Contains(chosen))
             chosen = today.Find(then);

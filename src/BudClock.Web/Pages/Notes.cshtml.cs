@@ -6,7 +6,7 @@ namespace BudClock.Web.Pages;
 
 /// <summary>Takes what is written down: the note line, one-tap entries, undo, strike and restore.</summary>
 /// <remarks>With htmx it answers with the line under the note; without, with a whole page or the page one came from.</remarks>
-public sealed class NotesModel(TodaysGarden glasshouse, Logbook logbook, ServerOptions options) : GardenPage(glasshouse)
+public sealed class NotesModel(TodaysGarden todaysGarden, Logbook logbook, ServerOptions options) : GardenPage(todaysGarden)
 {
     /// <summary>What the page shows when a line could not be logged: the text as typed, and why.</summary>
     public Said Said { get; private set; } = Said.Nothing;
@@ -16,7 +16,7 @@ public sealed class NotesModel(TodaysGarden glasshouse, Logbook logbook, ServerO
     /// <summary>The practice of the first day is wished away.</summary>
     public IActionResult OnPostPractised()
     {
-        Practice.End(options);
+        FirstDay.End(options);
         return Redirect("/");
     }
 
@@ -98,7 +98,7 @@ public sealed class NotesModel(TodaysGarden glasshouse, Logbook logbook, ServerO
     /// <summary>On the Round, only what one entry changes; null where the board has to be drawn anew.</summary>
     async Task<IActionResult?> PartAsync(string tag, Said said)
     {
-        if (await TodaysGarden.TodayAsync() is not { } now || Practice.Of(Today, options) is not null)
+        if (await TodaysGarden.TodayAsync() is not { } now || FirstDay.Of(Today, options) is not null)
             return null; // the practice is ticked on the board
         if (RoundPart.Of(Request.Headers["HX-Current-URL"], Today, now, tag, said) is not { } part)
             return null;

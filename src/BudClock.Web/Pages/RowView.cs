@@ -12,7 +12,8 @@ public sealed record RowView(RoundView Round, Assessment Plant, bool Asking)
 
     public bool Chosen => Round.Shows(Plant);
 
-    public OneTap? Main => LikelyEntries.For(Plant, Round.Today.Garden.UsUnits).FirstOrDefault();
+    /// <summary>What is likeliest to be written down for it; worked out once a row.</summary>
+    public OneTap? Main => field ??= LikelyEntries.For(Plant, Round.Today.Garden.UsUnits).FirstOrDefault();
 
     /// <summary>The main act needs a number or a choice first, which the reasons pane asks for.</summary>
     public bool Answers => Main?.Ask is not null || Plant.Main?.Verdict is Verdict.Look;

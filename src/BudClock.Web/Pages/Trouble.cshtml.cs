@@ -1,5 +1,4 @@
 using BudClock.Data;
-using BudClock.Web.Api;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;

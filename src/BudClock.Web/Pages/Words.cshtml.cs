@@ -3,7 +3,7 @@ using BudClock.Core.Notes;
 namespace BudClock.Web.Pages;
 
 /// <summary>The words of the note line, made from the data that it is read with, with examples of this garden.</summary>
-public sealed class WordsModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
+public sealed class WordsModel(TodaysGarden todaysGarden) : GardenPage(todaysGarden)
 {
     readonly Dictionary<EntryKind, string?> tags = [];
 

@@ -8,7 +8,7 @@ namespace BudClock.Web.StandIns;
 /// started; from then on the stand-in
 /// devices send their own.
 /// </summary>
-public sealed class DemoWeather(GardenStore store, Logbook logbook, ServerOptions options, Clock clock) : IHostedService
+public sealed class DemoWeather(GardenStore store, Logbook logbook, ServerOptions options, Clock clock)
 {
     /// <summary>The same weather as the stand-in devices have.</summary>
     public const int Seed = 7;
@@ -20,8 +20,8 @@ public sealed class DemoWeather(GardenStore store, Logbook logbook, ServerOption
 
     readonly SimulatedWeather weather = new(Seed);
 
-    /// <inheritdoc/>
-    public async Task StartAsync(CancellationToken cancellationToken)
+    /// <summary>Makes up what is missing since the last start.</summary>
+    public async Task BringUpAsync(CancellationToken cancellationToken)
     {
         var now = clock.GetUtcNow();
         var hour = new DateTimeOffset(now.Year, now.Month, now.Day, now.Hour, 0, 0, TimeSpan.Zero);
@@ -37,9 +37,6 @@ public sealed class DemoWeather(GardenStore store, Logbook logbook, ServerOption
         if (forecast.Count > 0)
             await logbook.ForecastAsync(forecast, cancellationToken);
     }
-
-    /// <inheritdoc/>
-    public Task StopAsync(CancellationToken cancellationToken) => Task.CompletedTask;
 
     IEnumerable<ClimateReading> Missing(Place place, IReadOnlyList<Device> devices, DateTimeOffset last, DateTimeOffset now)
     {

@@ -13,7 +13,7 @@ namespace BudClock.Web.StandIns;
 public sealed class StandInProcesses(
     GardenStore store,
     GardenWriter writer,
-    TodaysGarden glasshouse,
+    TodaysGarden todaysGarden,
     OutsideSettings settings,
     ServerOptions options,
     Clock clock
@@ -28,16 +28,13 @@ public sealed class StandInProcesses(
     readonly List<Process> running = [];
 
     /// <inheritdoc/>
-    protected override TimeSpan QuietStart => TimeSpan.Zero;
-
-    /// <inheritdoc/>
     protected override string Unforeseen(Exception fault) => "They could not be started.";
 
     /// <inheritdoc/>
     protected override async Task<TimeSpan> TurnAsync(CancellationToken stop)
     {
         EndAll();
-        if (await glasshouse.TodayAsync() is not { } today)
+        if (await todaysGarden.TodayAsync() is not { } today)
             return Timeout.InfiniteTimeSpan;
         var port = options.Port + PortAbove;
         Start("forecast", "--port", port.ToString(CultureInfo.InvariantCulture));
@@ -69,7 +66,7 @@ public sealed class StandInProcesses(
     /// <summary>Nobody's act, so that undo passes over it.</summary>
     Task WriteAsync(Change change) =>
         writer.WriteAsync(new(Guid.CreateVersion7(), "stand-ins", clock.GetUtcNow(), "Stand-in devices"), change, written =>
-            glasshouse.TakeInAsync(written, null)
+            todaysGarden.TakeInAsync(written, null)
         );
 
     void Start(params string[] arguments)

@@ -5,30 +5,14 @@ using OpenQA.Selenium.Support.UI;
 
 namespace BudClock.Web.Tests.Browser;
 
-/// <summary>One headless Chromium for a test, with a fresh profile.</summary>
+/// <summary>A headless Chromium for a test, in a window of its own and with nothing kept from the test before.</summary>
 public sealed class Chromium : IDisposable
 {
-    static readonly string[] Flags =
-    [
-        "--headless=new",
-        "--no-sandbox",
-        "--disable-gpu",
-        "--disable-quic",
-        "--no-first-run",
-        "--disable-background-networking",
-        "--disable-component-update",
-        "--disable-sync",
-        "--hide-scrollbars",
-    ];
-
-    readonly DirectoryInfo profile = Directory.CreateTempSubdirectory("bud-clock-chromium-");
     readonly ChromeDriver driver;
 
     public Chromium(string address, int width = 1280, int height = 800)
     {
-        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments([.. Flags, $"--user-data-dir={profile.FullName}"]);
-        driver = new(ChromeDriverService.CreateDefaultService("/usr/bin/chromedriver"), options);
+        driver = Browsers.Take();
         Resize(width, height);
         Address = address;
     }
@@ -166,10 +150,10 @@ public sealed class Chromium : IDisposable
         return Convert.FromBase64String((string)printed["data"]!);
     }
 
-    /// <summary>Types into whatever has the focus.</summary>
     /// <summary>Waits until something holds.</summary>
     public void Until(Func<bool> holds) => Waiting().Until(_ => holds());
 
+    /// <summary>Types into whatever has the focus.</summary>
     public void Press(string keys) => driver.SwitchTo().ActiveElement().SendKeys(keys);
 
     public object? Run(string script, params object[] arguments) => driver.ExecuteScript(script, arguments);
@@ -181,10 +165,13 @@ public sealed class Chromium : IDisposable
             CultureInfo.InvariantCulture
         );
 
+    static readonly string Axe = File.ReadAllText(System.IO.Path.Combine(AppContext.BaseDirectory, "lib", "axe.min.js"));
+
     /// <summary>What axe-core finds wrong with the page, a line each.</summary>
     public IReadOnlyList<string> AxeFindings()
     {
-        Run(File.ReadAllText(System.IO.Path.Combine(AppContext.BaseDirectory, "lib", "axe.min.js")));
+        if (!(bool)Run("return 'axe' in window")!)
+            Run(Axe);
         var found = driver.ExecuteAsyncScript(
             """
             const done = arguments[arguments.length - 1];
@@ -211,10 +198,5 @@ public sealed class Chromium : IDisposable
         return wait;
     }
 
-    public void Dispose()
-    {
-        driver.Quit();
-        driver.Dispose();
-        profile.Delete(recursive: true);
-    }
+    public void Dispose() => Browsers.GiveBack(driver, Address);
 }

@@ -34,7 +34,7 @@ public class EveryPageLaidOutTests
     [Fact]
     public async Task A_broken_style_is_seen()
     {
-        await using var site = await Site.DemoAsync();
+        var site = await Site.ReadAsync();
         using var browser = new Chromium(site.Address, 768);
         foreach (var (page, style, words) in Breaks)
         {
@@ -62,7 +62,7 @@ public class EveryPageLaidOutTests
 /// <summary>The same before there is anything, and in a garden that is fuller than most.</summary>
 public class EveryPageOfOtherGardensTests
 {
-    [Fact]
+    [Fact, Long]
     public async Task In_an_empty_garden()
     {
         await using var site = await Site.EmptyAsync(new(2031, 5, 24));
@@ -78,7 +78,7 @@ public class EveryPageOfOtherGardensTests
     }
 
     /// <summary>Two hundred plants with names of forty characters, in inches and fluid ounces.</summary>
-    [Fact]
+    [Fact, Long]
     public async Task In_a_crowded_garden()
     {
         await using var site = await Site.DemoAsync();

@@ -24,4 +24,7 @@ public class EveryTriggerViewTests
         await site.PostAsync("/practice/step", ("step", "day"), ("returnUrl", "/"));
         EveryViewTests.AreClean(site, Views);
     }
+
+    [Fact, Long]
+    public async Task On_a_phone_and_in_the_evening_too() => EveryViewTests.AreCleanOtherwise(await Site.ReadAsync(), Views);
 }

@@ -49,7 +49,7 @@ public class RestTests
     [InlineData(8.5, 11)] // US letter
     public async Task The_sitter_s_sheet_prints_without_a_cut_row(double width, double height)
     {
-        await using var site = await Site.DemoAsync();
+        var site = await Site.ReadAsync();
         using var browser = new Chromium(site.Address).Open("/sitter?days=21");
         var pages = await PagesAsync(browser.Pdf(width, height));
         Assert.True(pages.Count > 1, "more than one page, so that a row could be cut");

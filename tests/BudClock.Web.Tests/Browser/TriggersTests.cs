@@ -1,5 +1,5 @@
 using System.Globalization;
-using BudClock.Web.Practising;
+using BudClock.Web.Stepping;
 using Microsoft.Extensions.DependencyInjection;
 using OpenQA.Selenium;
 
@@ -74,7 +74,7 @@ public class TriggersTests
         Assert.Empty(browser.ConsoleErrors);
     }
 
-    [Fact]
+    [Fact, Long]
     public async Task A_programme_runs_from_its_start_to_buds_over_a_stepped_winter()
     {
         await using var site = await Site.DemoAsync();
@@ -116,7 +116,7 @@ public class TriggersTests
         browser.Sees("#said", "Logged on");
     }
 
-    [Fact]
+    [Fact, Long]
     public async Task A_practice_is_lost_by_an_early_soak_and_won_by_waiting()
     {
         await using var site = await Site.DemoAsync();

@@ -2,6 +2,8 @@ using System.Net;
 using System.Net.Http.Json;
 using BudClock.Data;
 using BudClock.Web.CommandLine;
+using BudClock.Web.Files;
+using BudClock.Web.Hosting;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;

@@ -4,7 +4,7 @@ using System.Text;
 using BudClock.Data;
 using BudClock.Practice;
 using BudClock.Web.Outside;
-using BudClock.Web.Practising;
+using BudClock.Web.Stepping;
 using Microsoft.Extensions.DependencyInjection;
 
 namespace BudClock.Web.Tests.Keeping;

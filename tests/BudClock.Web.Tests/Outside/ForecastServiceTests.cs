@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using System.Net;
 using System.Net.Sockets;
 using System.Text;
@@ -81,18 +80,16 @@ public class ForecastServiceTests
     [InlineData(null, "does not answer")]
     public async Task A_service_that_answers_rubbish_or_hangs_is_said_and_the_last_forecast_stands(string? answer, string says)
     {
-        await using var site = await Site.DemoAsync();
+        await using var site = await Site.HastyAsync();
         var (listener, address) = Service(answer);
         using (listener)
         {
-            var watch = Stopwatch.StartNew();
             var page = await site.PostAsync(
                 "/places/forecast?handler=Service",
                 ("Service.Address", address),
                 ("Service.SunSeconds", "true")
             );
             Assert.Contains(says, page.QuerySelector(".fault").Words());
-            Assert.True(watch.Elapsed < TimeSpan.FromSeconds(40), $"{watch.Elapsed}");
             Assert.Equal(address, page.QuerySelector("input[name='Service.Address']")!.GetAttribute("value"));
             Assert.Contains(says, (await site.PageAsync("/")).QuerySelector(".weather").Words());
             Assert.Contains("forecast", await site.TextAsync("/api/garden"));

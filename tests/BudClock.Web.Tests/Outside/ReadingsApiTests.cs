@@ -142,18 +142,18 @@ public class ReadingsApiTests
     {
         await using var site = await Site.DemoAsync();
         var token = await TokenAsync(site);
-        var (book, glasshouse) = (site.Services.GetRequiredService<PlaceBook>(), site.Services.GetRequiredService<TodaysGarden>());
-        var before = (await glasshouse.TodayAsync())!;
+        var (book, todaysGarden) = (site.Services.GetRequiredService<PlaceBook>(), site.Services.GetRequiredService<TodaysGarden>());
+        var before = (await todaysGarden.TodayAsync())!;
         var read = book.DaysRead;
         await SendAsync(site, token, """{"temperatureC": 12.5, "at": "2031-05-24T02:30:00Z"}""");
-        var after = (await glasshouse.TodayAsync())!;
+        var after = (await todaysGarden.TodayAsync())!;
         Assert.InRange(book.DaysRead - read, 1, 2);
         foreach (var plant in before.Plants)
             Assert.Equal(plant.Plant.Place != "sill", ReferenceEquals(plant, after.Find(plant.Plant.Tag)));
         // What says nothing new of any day changes nobody's assessment.
         await SendAsync(site, token, """{"temperatureC": 12.5, "at": "2031-05-24T02:30:00Z"}""");
         Assert.All(after.Plants, plant =>
-            Assert.Same(plant, before.Day == after.Day ? glasshouse.TodayAsync().Result!.Find(plant.Plant.Tag) : plant)
+            Assert.Same(plant, before.Day == after.Day ? todaysGarden.TodayAsync().Result!.Find(plant.Plant.Tag) : plant)
         );
     }
 

@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Bench;
 
 /// <summary>All plants: to find, to sort, and to log one entry for many.</summary>
-public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden todaysGarden, Logbook logbook) : GardenPage(todaysGarden)
 {
     public const int PageSize = 60;
 

@@ -1,13 +1,13 @@
 using System.Text;
 using BudClock.Core.Formats;
 using BudClock.Data;
-using BudClock.Web.Incoming;
+using BudClock.Web.Files;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.GardenSettings;
 
 /// <summary>Entries in from a CSV: read and shown first, then written all or not at all.</summary>
-public sealed class CsvModel(TodaysGarden glasshouse, Logbook logbook, WaitingTexts texts) : GardenPage(glasshouse)
+public sealed class CsvModel(TodaysGarden todaysGarden, Logbook logbook, WaitingTexts texts) : GardenPage(todaysGarden)
 {
     const int LargestMb = 5;
 

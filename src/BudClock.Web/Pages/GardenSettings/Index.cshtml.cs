@@ -1,6 +1,6 @@
 using BudClock.Core.Formats;
 using BudClock.Data;
-using BudClock.Web.Incoming;
+using BudClock.Web.Files;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.GardenSettings;
@@ -8,8 +8,8 @@ namespace BudClock.Web.Pages.GardenSettings;
 /// <summary>The garden itself, and its file out and in.</summary>
 [RequestSizeLimit(SentFile.Largest)]
 [RequestFormLimits(MultipartBodyLengthLimit = SentFile.Largest)]
-public sealed class IndexModel(TodaysGarden glasshouse, GardenStore store, Logbook logbook, PictureFolder pictures, ImportDesk desk)
-    : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden todaysGarden, GardenStore store, Logbook logbook, PictureFolder pictures, ImportDesk desk)
+    : GardenPage(todaysGarden)
 {
     const int FaultsShown = 50;
     const int ActsShown = 12;

@@ -7,7 +7,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>One batch: what went in, what the meter said, which plants got it, and giving it to more.</summary>
-public sealed class BatchModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
+public sealed class BatchModel(TodaysGarden todaysGarden, Logbook logbook) : MixingPage(todaysGarden, logbook)
 {
     /// <summary>The plants it is to be given to.</summary>
     [BindProperty(SupportsGet = true)]

@@ -4,7 +4,7 @@ using BudClock.Web.Drawing;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>Every batch: what was meant, what was measured, who got it.</summary>
-public sealed class BatchesModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
+public sealed class BatchesModel(TodaysGarden todaysGarden, Logbook logbook) : MixingPage(todaysGarden, logbook)
 {
     Dictionary<string, int>? given;
 

@@ -7,7 +7,7 @@ namespace BudClock.Web.Pages.Mixing;
 /// <summary>
 /// Works out one bottle without keeping it: the dose from the strength, the strength from the dose, or how much tap makes a wanted TDS.
 /// </summary>
-public sealed class BottleModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
+public sealed class BottleModel(TodaysGarden todaysGarden, Logbook logbook) : MixingPage(todaysGarden, logbook)
 {
     [BindProperty(SupportsGet = true)]
     public string Batch { get; set; } = "9.5 L";

@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>A feed or stimulant on the shelf, as its label says it.</summary>
-public sealed class FeedModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
+public sealed class FeedModel(TodaysGarden todaysGarden, Logbook logbook) : MixingPage(todaysGarden, logbook)
 {
     [BindProperty]
     public string? Name { get; set; }

@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>The mixing shelf: waters, feeds, recipes, the last batches, and what is to be mixed today.</summary>
-public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
+public sealed class IndexModel(TodaysGarden todaysGarden, Logbook logbook) : MixingPage(todaysGarden, logbook)
 {
     const int Last = 5;
 

@@ -5,7 +5,7 @@ using QRCoder;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>A label to print and stick on a bottle; its QR leads to the batch.</summary>
-public sealed class LabelModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
+public sealed class LabelModel(TodaysGarden todaysGarden, Logbook logbook) : MixingPage(todaysGarden, logbook)
 {
     const int PixelsPerModule = 4;
 

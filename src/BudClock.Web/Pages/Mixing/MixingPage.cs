@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>A page of the mixing shelf: what was typed is read here, and every fault is kept as a sentence.</summary>
-public abstract class MixingPage(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
+public abstract class MixingPage(TodaysGarden todaysGarden, Logbook logbook) : GardenPage(todaysGarden)
 {
     const int LongestName = 40;
     public const double MostLitres = 1000;

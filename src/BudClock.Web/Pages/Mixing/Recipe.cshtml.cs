@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>A recipe: which bottle, which waters, which feeds, how strong; what it comes to is shown as it is written.</summary>
-public sealed class RecipeModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
+public sealed class RecipeModel(TodaysGarden todaysGarden, Logbook logbook) : MixingPage(todaysGarden, logbook)
 {
     const int Rows = 3;
 

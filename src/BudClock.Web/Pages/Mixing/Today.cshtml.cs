@@ -7,7 +7,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Mixing;
 
 /// <summary>One page to stand at the bench with: bottle by bottle what goes in, ticked off, measured, kept as a batch.</summary>
-public sealed class TodayModel(TodaysGarden glasshouse, Logbook logbook) : MixingPage(glasshouse, logbook)
+public sealed class TodayModel(TodaysGarden todaysGarden, Logbook logbook) : MixingPage(todaysGarden, logbook)
 {
     public const string Weekend = "weekend";
 

@@ -8,13 +8,13 @@ namespace BudClock.Web.Pages.Places;
 
 /// <summary>Devices that send readings, their tokens, and the broker.</summary>
 public sealed class DevicesModel(
-    TodaysGarden glasshouse,
+    TodaysGarden todaysGarden,
     GardenStore store,
     ReadingIntake intake,
     Logbook logbook,
     OutsideSettings settings,
     MqttListener listener
-) : GardenPage(glasshouse)
+) : GardenPage(todaysGarden)
 {
     const string TokenKey = "token";
     const string TokenName = "token of";

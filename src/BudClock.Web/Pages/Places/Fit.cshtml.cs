@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Places;
 
 /// <summary>All places of the garden against what one plant wants.</summary>
-public sealed class FitModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
+public sealed class FitModel(TodaysGarden todaysGarden) : GardenPage(todaysGarden)
 {
     /// <summary>The tag of the plant.</summary>
     [BindProperty(SupportsGet = true)]

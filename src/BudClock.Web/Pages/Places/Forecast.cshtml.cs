@@ -40,8 +40,8 @@ public sealed class ServiceTyped
 }
 
 /// <summary>Forecasts: from a service, and by hand.</summary>
-public sealed class ForecastModel(TodaysGarden glasshouse, Logbook logbook, OutsideSettings settings, ForecastWatcher watcher)
-    : GardenPage(glasshouse)
+public sealed class ForecastModel(TodaysGarden todaysGarden, Logbook logbook, OutsideSettings settings, ForecastWatcher watcher)
+    : GardenPage(todaysGarden)
 {
     /// <summary>The place that days are written down for; null for the weather outside.</summary>
     [BindProperty(SupportsGet = true)]

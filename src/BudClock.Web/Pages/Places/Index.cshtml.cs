@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Places;
 
 /// <summary>The places in walking order: how each does, add, move and take away.</summary>
-public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, ThinningDesk thinning, Clock clock) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden todaysGarden, Logbook logbook, ThinningDesk thinning, Clock clock) : GardenPage(todaysGarden)
 {
     [BindProperty]
     public string? Code { get; set; }

@@ -18,13 +18,13 @@ public sealed record PlaceRow(string When, double? Night, double? Mean, double? 
 
 /// <summary>One place: its year or its week, who suffers there, what is ahead, and what it is like.</summary>
 public sealed class PlaceModel(
-    TodaysGarden glasshouse,
+    TodaysGarden todaysGarden,
     PlaceBook book,
     GardenStore store,
     ReadingIntake intake,
     Logbook logbook,
     Clock clock
-) : GardenPage(glasshouse)
+) : GardenPage(todaysGarden)
 {
     const double Width = 900;
     const double PhoneWidth = 420;

@@ -2,7 +2,7 @@ using System.Text;
 using System.Text.Json;
 using BudClock.Core.Formats;
 using BudClock.Data;
-using BudClock.Web.Incoming;
+using BudClock.Web.Files;
 using BudClock.Web.Outside;
 using Microsoft.AspNetCore.Mvc;
 
@@ -41,13 +41,13 @@ public sealed class MapForm
 
 /// <summary>A logger's file: its columns are mapped once, its next file goes straight in.</summary>
 public sealed class ReadingsFileModel(
-    TodaysGarden glasshouse,
+    TodaysGarden todaysGarden,
     GardenStore store,
     WaitingTexts texts,
     Logbook logbook,
     ReadingIntake intake,
     Clock clock
-) : GardenPage(glasshouse)
+) : GardenPage(todaysGarden)
 {
     const int LargestMb = 20;
 

@@ -4,7 +4,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Plants;
 
 /// <summary>Two pictures of a plant, one over the other; a slide uncovers either.</summary>
-public sealed class CompareModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
+public sealed class CompareModel(TodaysGarden todaysGarden) : GardenPage(todaysGarden)
 {
     public Plant Plant { get; private set; } = null!;
 

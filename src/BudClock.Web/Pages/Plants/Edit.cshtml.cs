@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Plants;
 
 /// <summary>Adds a plant, or changes what is known of one: from a day on, or because it was wrong from the start.</summary>
-public sealed class EditModel(TodaysGarden glasshouse, Logbook logbook, Clock clock) : GardenPage(glasshouse)
+public sealed class EditModel(TodaysGarden todaysGarden, Logbook logbook, Clock clock) : GardenPage(todaysGarden)
 {
     [BindProperty]
     public PlantForm Form { get; set; } = new();

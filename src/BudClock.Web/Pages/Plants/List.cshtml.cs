@@ -2,7 +2,7 @@ using System.Text;
 using System.Text.Json;
 using BudClock.Core.Formats.Lists;
 using BudClock.Data;
-using BudClock.Web.Incoming;
+using BudClock.Web.Files;
 using Microsoft.AspNetCore.Mvc;
 
 namespace BudClock.Web.Pages.Plants;
@@ -11,7 +11,7 @@ namespace BudClock.Web.Pages.Plants;
 /// A whole collection at once: a list is pasted or sent, shown as it would be taken in, mended in the table, taken in as one act. What
 /// is shown waits here under an id of its own, so that Back and reload find it again.
 /// </summary>
-public sealed class ListModel(TodaysGarden glasshouse, Logbook logbook, Clock clock, WaitingTexts waiting) : GardenPage(glasshouse)
+public sealed class ListModel(TodaysGarden todaysGarden, Logbook logbook, Clock clock, WaitingTexts waiting) : GardenPage(todaysGarden)
 {
     const int LongestFile = 400_000;
 

@@ -7,7 +7,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Plants;
 
 /// <summary>A form for any kind of entry: its number or state, its day, the organ it is about. It also corrects one that stands.</summary>
-public sealed class LogModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
+public sealed class LogModel(TodaysGarden todaysGarden, Logbook logbook) : GardenPage(todaysGarden)
 {
     [BindProperty]
     public EntryForm Form { get; set; } = new();

@@ -7,7 +7,7 @@ namespace BudClock.Web.Pages.Plants;
 
 /// <summary>Rule K4: before and now side by side, and whether the change did what was hoped.</summary>
 [RequestSizeLimit(PictureIntake.RequestLimit)]
-public sealed class LookModel(TodaysGarden glasshouse, Logbook logbook, PictureBook pictures) : GardenPage(glasshouse)
+public sealed class LookModel(TodaysGarden todaysGarden, Logbook logbook, PictureBook pictures) : GardenPage(todaysGarden)
 {
     public static readonly IReadOnlyList<(string State, string Words)> Answers =
     [

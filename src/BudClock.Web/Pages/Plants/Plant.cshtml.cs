@@ -10,7 +10,7 @@ namespace BudClock.Web.Pages.Plants;
 
 /// <summary>One plant: its year, its verdict, what it has measured, its pictures, its log.</summary>
 [RequestSizeLimit(PictureIntake.RequestLimit)]
-public sealed class PlantModel(TodaysGarden glasshouse, PictureBook pictures, Logbook logbook) : GardenPage(glasshouse)
+public sealed class PlantModel(TodaysGarden todaysGarden, PictureBook pictures, Logbook logbook) : GardenPage(todaysGarden)
 {
     /// <summary>Show the whole log instead of its newest part.</summary>
     [BindProperty(SupportsGet = true)]
@@ -32,7 +32,7 @@ public sealed class PlantModel(TodaysGarden glasshouse, PictureBook pictures, Lo
         if (Today.Find(tag) is not { } plant)
             return NotFound();
         var (taken, faults) = (new List<EntryDraft>(), new List<string>());
-        var (day, fault) = CommandLine.Days.Read(on);
+        var (day, fault) = DayReader.Read(on);
         if (fault is not null || day > Today.Day)
             faults.Add($"The day of the picture: {fault ?? $"{Dates.Long(day!.Value)} is still to come"}.");
         else if (files is not { Count: > 0 })

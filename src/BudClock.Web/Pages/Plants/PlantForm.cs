@@ -102,7 +102,7 @@ public sealed class PlantForm
             faults.AddModelError("Form.Parent", $"No other plant here is tagged \"{parent}\".");
         if (Blank(Origin) is { } origin && !Plant.Origins.Contains(origin))
             faults.AddModelError("Form.Origin", "Choose one of the ways.");
-        var (quarantine, quarantineFault) = CommandLine.Days.Read(Blank(QuarantineUntil));
+        var (quarantine, quarantineFault) = DayReader.Read(Blank(QuarantineUntil));
         if (quarantineFault is not null)
             faults.AddModelError("Form.QuarantineUntil", $"The end of the quarantine: {quarantineFault}.");
         var acquired = Day(today, faults);
@@ -159,7 +159,7 @@ public sealed class PlantForm
 
     DateOnly? Day(GardenDay today, ModelStateDictionary faults)
     {
-        var (day, fault) = CommandLine.Days.Read(Blank(Acquired));
+        var (day, fault) = DayReader.Read(Blank(Acquired));
         if (fault is not null)
             faults.AddModelError("Form.Acquired", $"The day it came: {fault}.");
         if (day > today.Day)
@@ -172,7 +172,7 @@ public sealed class PlantForm
     {
         if (known is null || Always)
             return null;
-        var (day, fault) = CommandLine.Days.Read(Blank(Holds));
+        var (day, fault) = DayReader.Read(Blank(Holds));
         if (fault is not null)
             faults.AddModelError("Form.Holds", $"The day it changed: {fault}.");
         if (day > today.Day)

@@ -7,7 +7,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Plants;
 
 /// <summary>Sets a plant to one recipe, whatever its stage, or back to its stage. What speaks against it has to be confirmed.</summary>
-public sealed class RecipeModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
+public sealed class RecipeModel(TodaysGarden todaysGarden, Logbook logbook) : GardenPage(todaysGarden)
 {
     const int LongestWhy = 300;
 

@@ -3,7 +3,7 @@ using BudClock.Core.Culture;
 namespace BudClock.Web.Pages.Sheets;
 
 /// <summary>All culture sheets, those with plants of this garden first.</summary>
-public sealed class IndexModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden todaysGarden) : GardenPage(todaysGarden)
 {
     public IEnumerable<(CultureSheet Sheet, int Plants, bool Changed)> Rows
     {

@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Sheets;
 
 /// <summary>One culture sheet in words; a number or a school is tried first, then saved, and can go back.</summary>
-public sealed class SheetModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
+public sealed class SheetModel(TodaysGarden todaysGarden, Logbook logbook) : GardenPage(todaysGarden)
 {
     [BindProperty]
     public string? Value { get; set; }

@@ -4,7 +4,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Sitter;
 
 /// <summary>A round sheet to print for a plant-sitter: boxes to tick, and only what is safe to leave to a stranger.</summary>
-public sealed class IndexModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden todaysGarden) : GardenPage(todaysGarden)
 {
     const int MostDays = 28;
     const int FarthestDays = 60;

@@ -1,6 +1,6 @@
 using BudClock.Core.Formats;
 using BudClock.Data;
-using BudClock.Web.Incoming;
+using BudClock.Web.Files;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
@@ -9,7 +9,7 @@ namespace BudClock.Web.Pages.Start;
 /// <summary>A new garden: its name and its place on earth, then its plants; or one that is taken up from its file.</summary>
 [RequestSizeLimit(SentFile.Largest)]
 [RequestFormLimits(MultipartBodyLengthLimit = SentFile.Largest)]
-public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, ImportDesk desk) : PageModel
+public sealed class IndexModel(TodaysGarden todaysGarden, Logbook logbook, ImportDesk desk) : PageModel
 {
     const int FaultsShown = 20;
 
@@ -24,7 +24,7 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, ImportD
 
     public async Task<IActionResult> OnGetAsync()
     {
-        if (await glasshouse.TodayAsync() is not null)
+        if (await todaysGarden.TodayAsync() is not null)
             return Redirect("/");
         Fresh = true;
         var tongue = Request.GetTypedHeaders().AcceptLanguage.FirstOrDefault()?.Value.Value;
@@ -34,7 +34,7 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, ImportD
 
     public async Task<IActionResult> OnPostPositionAsync()
     {
-        if (await glasshouse.TodayAsync() is not null)
+        if (await todaysGarden.TodayAsync() is not null)
             return Redirect("/");
         if (Form.Read(ModelState) is not { } garden)
             return Page();
@@ -46,7 +46,7 @@ public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, ImportD
     /// <summary>A garden from its file, whole: its name, its places, its plants with their logs, its pictures.</summary>
     public async Task<IActionResult> OnPostFileAsync(IFormFile? file, CancellationToken cancel)
     {
-        if (await glasshouse.TodayAsync() is not null)
+        if (await todaysGarden.TodayAsync() is not null)
             return Redirect("/");
         ModelState.Clear();
         Form = new() { TimeZone = TimeZoneInfo.Local.Id };

@@ -5,7 +5,7 @@ using BudClock.Core.Evidence;
 namespace BudClock.Web.Pages.Store;
 
 /// <summary>All that rests out of sight: where, how warm, last checked, next check, and when it usually wakes.</summary>
-public sealed class IndexModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden todaysGarden) : GardenPage(todaysGarden)
 {
     public IReadOnlyList<StoreRow> Resting { get; private set; } = [];
 

@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Trays;
 
 /// <summary>Trays, reservoirs and cover pots: what stands in them, how fast they are drunk, and what to take out.</summary>
-public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden todaysGarden, Logbook logbook) : GardenPage(todaysGarden)
 {
     const int LongestName = 40;
 

@@ -10,7 +10,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Triggers;
 
 /// <summary>Bulbs for a date: worked back from the day they are wanted, kept as lots that the Round then speaks for, and printed.</summary>
-public sealed class BulbsModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
+public sealed class BulbsModel(TodaysGarden todaysGarden, Logbook logbook) : GardenPage(todaysGarden)
 {
     const int MostBulbs = 500;
     const int FurthestDays = 700;

@@ -1,5 +1,4 @@
 using BudClock.Data;
-using BudClock.Web.Api;
 using BudClock.Web.Outside;
 using Microsoft.AspNetCore.Mvc;
 using MimeKit;
@@ -8,13 +7,13 @@ namespace BudClock.Web.Pages.Triggers;
 
 /// <summary>The calendar's secret link, and the daily digest.</summary>
 public sealed class CalendarModel(
-    TodaysGarden glasshouse,
+    TodaysGarden todaysGarden,
     Logbook logbook,
     GardenStore store,
     OutsideSettings outside,
     DigestSender sender,
     Clock clock
-) : GardenPage(glasshouse)
+) : GardenPage(todaysGarden)
 {
     public NoticeSettings Settings { get; private set; } = new();
     public string? Link { get; private set; }
@@ -65,7 +64,7 @@ public sealed class CalendarModel(
     }
 
     public IActionResult OnPostFile() =>
-        File(System.Text.Encoding.UTF8.GetBytes(CalendarApi.Text(Today, clock)), "text/calendar", "bud-clock.ics");
+        File(System.Text.Encoding.UTF8.GetBytes(GardenCalendar.Of(Today, clock)), "text/calendar", "bud-clock.ics");
 
     public async Task<IActionResult> OnPostNoticesAsync()
     {

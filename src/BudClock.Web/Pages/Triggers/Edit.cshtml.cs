@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Triggers;
 
 /// <summary>A programme of the grower's own, as its text; a shipped one is copied under another name.</summary>
-public sealed class EditModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
+public sealed class EditModel(TodaysGarden todaysGarden, Logbook logbook) : GardenPage(todaysGarden)
 {
     const int Longest = 20_000;
 

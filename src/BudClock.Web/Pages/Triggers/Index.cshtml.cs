@@ -8,7 +8,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Triggers;
 
 /// <summary>Programmes, forced bulbs and expected blooms as lanes; starts are moved by hand, by keys or in the table.</summary>
-public sealed class IndexModel(TodaysGarden glasshouse, Logbook logbook, GardenStore store) : GardenPage(glasshouse)
+public sealed class IndexModel(TodaysGarden todaysGarden, Logbook logbook, GardenStore store) : GardenPage(todaysGarden)
 {
     const int LongestAwayDays = 200;
 

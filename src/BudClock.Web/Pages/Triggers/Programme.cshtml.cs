@@ -7,7 +7,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Triggers;
 
 /// <summary>One programme: its steps, who runs it, which place does it first, and its start for one plant or many.</summary>
-public sealed class ProgrammeModel(TodaysGarden glasshouse, Logbook logbook) : GardenPage(glasshouse)
+public sealed class ProgrammeModel(TodaysGarden todaysGarden, Logbook logbook) : GardenPage(todaysGarden)
 {
     const int FurthestDays = 400;
 

@@ -3,7 +3,7 @@ using BudClock.Core.Programmes;
 namespace BudClock.Web.Pages.Triggers;
 
 /// <summary>The programmes that there are, and how many plants run each.</summary>
-public sealed class ProgrammesModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
+public sealed class ProgrammesModel(TodaysGarden todaysGarden) : GardenPage(todaysGarden)
 {
     public IReadOnlyList<(Programme Programme, int Running, int Fitting)> All { get; private set; } = [];
 

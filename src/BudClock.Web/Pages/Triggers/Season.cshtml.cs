@@ -3,7 +3,7 @@ using BudClock.Core.Planning;
 namespace BudClock.Web.Pages.Triggers;
 
 /// <summary>What the garden wants of its grower in the next twelve weeks, week by week.</summary>
-public sealed class SeasonModel(TodaysGarden glasshouse) : GardenPage(glasshouse)
+public sealed class SeasonModel(TodaysGarden todaysGarden) : GardenPage(todaysGarden)
 {
     public IReadOnlyList<(DateOnly Monday, IReadOnlyList<AgendaItem> Items)> Weeks { get; private set; } = [];
 

@@ -1,0 +1,56 @@
+using Microsoft.Net.Http.Headers;
+
+namespace BudClock.Web.Doorstep;
+
+/// <summary>
+/// Until the garden is open a page says what is being done, and asks again by itself; programs and forms wait for their answer.
+/// </summary>
+public sealed class Waiting(RequestDelegate next, Opened opened)
+{
+    /// <summary>Most starts are over by then, and a page that comes a moment later is better than one that says to wait.</summary>
+    static readonly TimeSpan Moment = TimeSpan.FromSeconds(0.5);
+
+    public async Task InvokeAsync(HttpContext context)
+    {
+        if (!opened.Done.IsCompleted && !await ComesAsync(context))
+            await SayAsync(context.Response);
+        else
+            await next(context);
+    }
+
+    async Task<bool> ComesAsync(HttpContext context)
+    {
+        var person = HttpMethods.IsGet(context.Request.Method) && context.Request.Headers.Accept.ToString().Contains("text/html");
+        var done = opened.Done.WaitAsync(person ? Moment : Timeout.InfiniteTimeSpan, context.RequestAborted);
+        await done.ConfigureAwait(ConfigureAwaitOptions.SuppressThrowing);
+        return done.IsCompletedSuccessfully;
+    }
+
+    Task SayAsync(HttpResponse response)
+    {
+        response.StatusCode = StatusCodes.Status503ServiceUnavailable;
+        response.Headers[HeaderNames.RetryAfter] = "1";
+        response.ContentType = "text/html; charset=utf-8";
+        return response.WriteAsync(
+            $"""
+            <!DOCTYPE html>
+            <html lang="en">
+            <head>
+              <meta charset="utf-8" />
+              <meta name="viewport" content="width=device-width, initial-scale=1" />
+              <meta http-equiv="refresh" content="1" />
+              <title>Opening · Bud Clock</title>
+              <link rel="stylesheet" href="/site.css" />
+            </head>
+            <body>
+              <header class="top"><span class="brand">Bud Clock</span></header>
+              <main id="main" class="trouble">
+                <h1>The garden is being opened</h1>
+                <p role="status">{opened.Doing} This page comes back by itself in a moment.</p>
+              </main>
+            </body>
+            </html>
+            """
+        );
+    }
+}
