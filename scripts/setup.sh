@@ -36,6 +36,8 @@ build_app() {
     cat "$log" >&2
     exit 1
   fi
+  find_runtime
+  "$APP" plant >>"$log" 2>&1 || cat "$log" >&2 # without it the first start takes longer, and nothing else
   mv artifacts/building artifacts/built
   rm -f "$log"
 }

@@ -34,15 +34,15 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
 
     internal const string ToolsKey = "Id";
 
-    protected override void OnModelCreating(ModelBuilder model)
+    protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
-        model.Entity<PlaceRow>(place =>
+        modelBuilder.Entity<PlaceRow>(place =>
         {
             place.HasIndex(p => p.Code).IsUnique().HasFilter("Removed = 0");
             place.HasQueryFilter(p => !p.Removed);
             place.Property(p => p.Code).UseCollation("NOCASE");
         });
-        model.Entity<PlantRow>(plant =>
+        modelBuilder.Entity<PlantRow>(plant =>
         {
             plant.HasIndex(p => p.Tag).IsUnique().HasFilter("Removed = 0");
             plant.HasQueryFilter(p => !p.Removed);
@@ -54,24 +54,24 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
             plant.HasMany(p => p.Forecasts).WithOne().HasForeignKey(f => f.PlantId);
             plant.HasMany(p => p.Entries).WithOne().HasForeignKey(e => e.PlantId);
         });
-        model.Entity<VesselRow>().HasIndex(v => v.Code).IsUnique();
-        model.Entity<ProgrammeRow>().HasIndex(p => p.Name).IsUnique();
-        model.Entity<OrganRow>().HasIndex(o => new { o.PlantId, o.Key }).IsUnique();
-        model.Entity<EntryRow>(entry =>
+        modelBuilder.Entity<VesselRow>().HasIndex(v => v.Code).IsUnique();
+        modelBuilder.Entity<ProgrammeRow>().HasIndex(p => p.Name).IsUnique();
+        modelBuilder.Entity<OrganRow>().HasIndex(o => new { o.PlantId, o.Key }).IsUnique();
+        modelBuilder.Entity<EntryRow>(entry =>
         {
             entry.Property(e => e.Id).ValueGeneratedNever();
             entry.HasIndex(e => new { e.PlantId, e.On });
             entry.HasIndex(e => e.Logged);
         });
-        model.Entity<ActRow>(act =>
+        modelBuilder.Entity<ActRow>(act =>
         {
             act.HasKey(a => a.Number);
             act.Property(a => a.Number).ValueGeneratedOnAdd().HasAnnotation("Sqlite:Autoincrement", true);
             act.HasIndex(a => a.Id).IsUnique();
         });
-        model.Entity<ActChangeRow>().HasIndex(change => change.Act);
-        OnShelf(model);
-        model
+        modelBuilder.Entity<ActChangeRow>().HasIndex(change => change.Act);
+        OnShelf(modelBuilder);
+        modelBuilder
             .Entity<ReadingRow>()
             .HasIndex(r => new
             {
@@ -80,14 +80,14 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
                 r.Device,
             })
             .IsUnique();
-        model.Entity<ForecastRow>().HasIndex(f => new { f.PlaceId, f.On });
-        model.Entity<DeviceRow>(device =>
+        modelBuilder.Entity<ForecastRow>().HasIndex(f => new { f.PlaceId, f.On });
+        modelBuilder.Entity<DeviceRow>(device =>
         {
             device.HasIndex(d => d.Code).IsUnique().HasFilter("Removed = 0");
             device.HasQueryFilter(d => !d.Removed);
             AsJson(device.Property(d => d.Paths), paths => paths, json => json);
         });
-        model.Entity<SettingRow>().HasKey(setting => setting.Name);
+        modelBuilder.Entity<SettingRow>().HasKey(setting => setting.Name);
     }
 
     /// <summary>Waters, feeds, recipes, batches and trials are stored as they are, by their codes.</summary>

@@ -137,6 +137,7 @@ static class SensorCommand
         {
             await client.DisconnectAsync();
             client.Dispose();
+            await base.DisposeAsync();
         }
     }
 }

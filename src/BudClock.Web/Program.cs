@@ -10,6 +10,7 @@ var root = new RootCommand("Bud Clock: a log that reads the stage of each plant 
     ImportCommand.Create(),
     BackupCommand.Create(),
     RestoreCommand.Create(),
+    PlantCommand.Create(),
 };
 
 var parsed = root.Parse(args);

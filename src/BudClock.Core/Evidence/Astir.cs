@@ -26,7 +26,7 @@ public sealed record Astir(Entry Sign, DateOnly AsleepSince)
         var sign = journal
             .Of(Leaves, LeafCount, LeafSpan)
             .LastOrDefault(e => e.On > rest.From.AddDays(LastLeafDays) && e.Amount is not { InBase: <= 0 });
-        if (sign is null || journal.Last(LeavesGone, Lifted, Stored, WinterRosette) is { } answer && journal.IsAfter(answer, sign))
+        if (sign is null || journal.Last(LeavesGone, Lifted, Stored, WinterRosette) is { } answer && PlantJournal.IsAfter(answer, sign))
             return null;
         return journal.Has(WinterRosette) && journal.Last(WinterRosette)!.On >= rest.From ? null : new(sign, rest.From);
     }

@@ -17,7 +17,7 @@ public sealed class PlaceWeathers
     )
     {
         Calendar = calendar;
-        byPlace = places.AsParallel().Select(place => (place.Code, Read(place))).ToDictionary(one => one.Code, one => one.Item2);
+        byPlace = Cores.Spread(places, place => (place.Code, Read(place)), worth: 8).ToDictionary(one => one.Code, one => one.Item2);
         All = [.. places.Select(place => new PlaceWeather(place, byPlace[place.Code].Weather))];
 
         (PlaceRecord Record, PlaceAhead Ahead, Weather Weather) Read(Place place)

@@ -83,14 +83,14 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
             newest is not null
             && states.Contains(newest.Text)
             && newest.On >= now.Today.AddDays(-days)
-            && !(now.Wetness.LastWater is { } water && now.Journal.IsAfter(water, newest))
+            && !(now.Wetness.LastWater is { } water && PlantJournal.IsAfter(water, newest))
                 ? newest
                 : null;
     }
 
     /// <summary>Its roots were looked at after the sign, and are alive: what is left to know is the medium.</summary>
     static bool SoundSince(Situation now, Entry sign) =>
-        now.Roots is { State: RootState.Alive, Rests: { } seen } && (seen.On > sign.On || now.Journal.IsAfter(seen, sign));
+        now.Roots is { State: RootState.Alive, Rests: { } seen } && (seen.On > sign.On || PlantJournal.IsAfter(seen, sign));
 
     /// <summary>It was limp, was watered for it, and is limp again before it can have dried.</summary>
     static bool WateredForIt(Situation now, Entry sign, Entry water) =>
@@ -99,7 +99,7 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
             .Any(e =>
                 Limp.Concat(Shrunken).Contains(e.Text)
                 && e != sign
-                && !now.Journal.IsAfter(e, water)
+                && !PlantJournal.IsAfter(e, water)
                 && e.On >= water.On.AddDays(-now.Ages.Limp)
             );
 

@@ -36,7 +36,7 @@ public sealed record Wetness(Wet State, Entry? Felt, Entry? LastWater)
         var (felt, water) = (journal.Last(EntryKinds.Medium), journal.Waterings.LastOrDefault());
         var state = felt?.Text switch
         {
-            "dry" when felt.On >= today.AddDays(-ages.Dry) && (water is null || !journal.IsAfter(water, felt)) => Wet.Dry,
+            "dry" when felt.On >= today.AddDays(-ages.Dry) && (water is null || !PlantJournal.IsAfter(water, felt)) => Wet.Dry,
             "damp" when felt.On >= today.AddDays(-ages.Wet) => Wet.Damp,
             "wet" when felt.On >= today.AddDays(-ages.Wet) => Wet.Soaked,
             _ => Wet.Unknown,

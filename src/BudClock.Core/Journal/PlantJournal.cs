@@ -54,7 +54,7 @@ public sealed class PlantJournal
     public bool Has(EntryKind kind) => byKind[kind.Index] is not null;
 
     /// <summary>Whether an entry comes after another: by day, within a day by when it was written down.</summary>
-    public bool IsAfter(Entry entry, Entry other) => InOrder(entry, other) > 0;
+    public static bool IsAfter(Entry entry, Entry other) => InOrder(entry, other) > 0;
 
     /// <summary>Entries of a kind, oldest first.</summary>
     public IReadOnlyList<Entry> Of(EntryKind kind) => byKind[kind.Index] ?? [];

@@ -95,7 +95,7 @@ public static class NoteCompletion
 
     /// <summary>"spike-kept" is what files call it; people write "spike kept".</summary>
     static bool IsName(string phrase) =>
-        phrase.Contains('-') && EntryKinds.Find(phrase) is { } kind && kind.Words.ToLowerInvariant() != phrase;
+        phrase.Contains('-') && EntryKinds.Find(phrase) is { } kind && !kind.Words.Equals(phrase, StringComparison.OrdinalIgnoreCase);
 
     static IEnumerable<string> Mixes(string begun, NoteContext context) =>
         context.Mixes.Concat(context.Batches.Select(code => $"#{code}")).Where(name => Begins(name, begun));

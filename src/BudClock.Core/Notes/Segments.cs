@@ -128,7 +128,7 @@ sealed class Segments
     static bool IsJoin(Token token) =>
         token is { Kind: TokenKind.Break, Text: "," } || (token.Kind is TokenKind.Word && Joins.Contains(token.Text));
 
-    bool OnlyDay(List<Token> tokens)
+    static bool OnlyDay(List<Token> tokens)
     {
         var rest = tokens.Where(token => token.Kind is not TokenKind.Break && !token.Is(":")).ToArray();
         return rest.Length > 0 && NoteDates.InFront(rest, DateOnly.MaxValue.AddYears(-1)) is not null;

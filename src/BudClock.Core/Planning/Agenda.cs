@@ -70,7 +70,7 @@ public sealed class Agenda
             .Concat(Cold());
 
     /// <summary>Each step that is still to come, on the day its programme is likely to turn to it.</summary>
-    IEnumerable<AgendaItem> Turns(Assessment plant)
+    static IEnumerable<AgendaItem> Turns(Assessment plant)
     {
         if (plant.Situation.Programme is not { State: RunState.Running or RunState.Planned } run || IsHeldBack(plant, run))
             yield break;

@@ -39,10 +39,10 @@ public static class ProgrammeRuns
         var order = ProgrammeOrder.Read(entry);
         if (book.Find(order.Text, sheet) is not { } programme)
             return null;
-        var next = journal.Of(ProgrammeStarted).FirstOrDefault(other => journal.IsAfter(other, entry));
+        var next = journal.Of(ProgrammeStarted).FirstOrDefault(other => PlantJournal.IsAfter(other, entry));
         var ended =
-            journal.Of(ProgrammeEnded).FirstOrDefault(end => journal.IsAfter(end, entry)) is { } end
-            && (next is null || journal.IsAfter(next, end))
+            journal.Of(ProgrammeEnded).FirstOrDefault(end => PlantJournal.IsAfter(end, entry)) is { } end
+            && (next is null || PlantJournal.IsAfter(next, end))
                 ? end
                 : next;
         if (order.Start > today)
@@ -82,7 +82,7 @@ public static class ProgrammeRuns
     /// <summary>Spans in which the grower paused a programme.</summary>
     sealed class Pauses(PlantJournal journal, Entry started)
     {
-        readonly List<Entry> marks = [.. journal.Of(ProgrammePaused, ProgrammeResumed).Where(entry => journal.IsAfter(entry, started))];
+        readonly List<Entry> marks = [.. journal.Of(ProgrammePaused, ProgrammeResumed).Where(entry => PlantJournal.IsAfter(entry, started))];
 
         /// <summary>Whether a day lies in a pause: from the day it was paused to the day it was resumed.</summary>
         public bool On(DateOnly day) => marks.Count > 0 && marks.LastOrDefault(mark => mark.On <= day)?.Kind == ProgrammePaused;

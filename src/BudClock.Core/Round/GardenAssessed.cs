@@ -14,7 +14,7 @@ public sealed class GardenAssessed
     {
         garden = garden with { Plants = [.. garden.Plants.Select(plant => plant.On(today))] };
         var (assessor, around) = (Assessor.With(garden.SheetChanges), new GardenAround(garden, today));
-        var alone = garden.Plants.AsParallel().AsOrdered().Select(plant => assessor.Assess(plant, around.Of(plant), today)).ToList();
+        var alone = Cores.Spread(garden.Plants, plant => assessor.Assess(plant, around.Of(plant), today), worth: 100).ToList();
         Vessels = [.. garden.Vessels.Select(vessel => SharedVessel.Of(vessel, alone, today))];
         Plants = [.. alone.Select(plant => WithShared(plant, Vessels))];
     }

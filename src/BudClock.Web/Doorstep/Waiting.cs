@@ -12,18 +12,20 @@ public sealed class Waiting(RequestDelegate next, Opened opened)
 
     public async Task InvokeAsync(HttpContext context)
     {
-        if (!opened.Done.IsCompleted && !await ComesAsync(context))
-            await SayAsync(context.Response);
-        else
+        var person = HttpMethods.IsGet(context.Request.Method) && context.Request.Headers.Accept.ToString().Contains("text/html");
+        if (await ComesAsync(person ? opened.Read : opened.Ready, person ? Moment : Timeout.InfiniteTimeSpan, context.RequestAborted))
             await next(context);
+        else
+            await SayAsync(context.Response);
     }
 
-    async Task<bool> ComesAsync(HttpContext context)
+    static async ValueTask<bool> ComesAsync(Task what, TimeSpan within, CancellationToken cancel)
     {
-        var person = HttpMethods.IsGet(context.Request.Method) && context.Request.Headers.Accept.ToString().Contains("text/html");
-        var done = opened.Done.WaitAsync(person ? Moment : Timeout.InfiniteTimeSpan, context.RequestAborted);
-        await done.ConfigureAwait(ConfigureAwaitOptions.SuppressThrowing);
-        return done.IsCompletedSuccessfully;
+        if (what.IsCompletedSuccessfully)
+            return true;
+        var comes = what.WaitAsync(within, cancel);
+        await comes.ConfigureAwait(ConfigureAwaitOptions.SuppressThrowing);
+        return comes.IsCompletedSuccessfully;
     }
 
     Task SayAsync(HttpResponse response)

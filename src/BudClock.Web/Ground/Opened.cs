@@ -1,21 +1,28 @@
 namespace BudClock.Web.Ground;
 
-/// <summary>Whether the garden is open yet, and what is being done until it is: a page answers meanwhile and says so.</summary>
+/// <summary>How far the garden is open, and what is being done until it is: a page answers meanwhile and says so.</summary>
 public sealed class Opened
 {
-    readonly TaskCompletionSource done = new(TaskCreationOptions.RunContinuationsAsynchronously);
+    readonly TaskCompletionSource ready = new(TaskCreationOptions.RunContinuationsAsynchronously);
+    readonly TaskCompletionSource read = new(TaskCreationOptions.RunContinuationsAsynchronously);
 
     /// <summary>What is being done, as words for a page: "The garden is read."</summary>
     public string Doing { get; private set; } = "The garden is opened.";
 
-    /// <summary>Ends when the garden is open; never where it could not be opened, for then the application ends.</summary>
-    public Task Done => done.Task;
+    /// <summary>Ends when it can be asked and written to; never where it could not be opened, for then the application ends.</summary>
+    public Task Ready => ready.Task;
+
+    /// <summary>Ends when it has been read, and a page comes at once.</summary>
+    public Task Read => read.Task;
 
     /// <summary>Says what is done next.</summary>
     public void Say(string doing) => Doing = doing;
 
-    /// <summary>The garden is open.</summary>
-    public void End() => done.TrySetResult();
+    /// <summary>It can be asked and written to.</summary>
+    public void SayReady() => ready.TrySetResult();
+
+    /// <summary>It has been read, or could not be, which the page that asks for it says.</summary>
+    public void SayRead() => read.TrySetResult();
 }
 
 /// <summary>Work that goes on beside the pages, begun once the garden is open.</summary>

@@ -32,20 +32,22 @@ sealed class Opening(
     {
         // The sheets are read and checked once, beside the database: a fault in them is met here and not on a grower's page.
         var sheets = Task.Run(() => Assessor.Shipped, cancellationToken);
+        if (options.Demo)
+            PlantedDemo.CopyTo(options.DataFolder);
         await PrepareAsync(options.DataFolder);
         await sheets;
         if (options.Demo)
             await DemoAsync(cancellationToken);
         opened.Say("The garden is read.");
-        await FirstAsync();
-        opened.End();
+        opened.SayReady();
+        _ = FirstAsync();
         foreach (var one in beside)
             await one.Service.StartAsync(cancellationToken);
     }
 
     Task PrepareAsync(string path) => GardenFolder.PrepareAsync(databases, path, words => Log.Warning("{Words}", words));
 
-    /// <summary>What cannot be read yet is said on the page that asks for it.</summary>
+    /// <summary>A large garden is read while the grower's browser still opens. What cannot be read is said on the page that asks for it.</summary>
     async Task FirstAsync()
     {
         try
@@ -55,6 +57,10 @@ sealed class Opening(
         catch (Exception fault)
         {
             Log.Warning("The garden could not be read yet. {Fault}", fault.Message);
+        }
+        finally
+        {
+            opened.SayRead();
         }
     }
 

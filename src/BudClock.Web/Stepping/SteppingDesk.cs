@@ -105,7 +105,7 @@ public sealed class SteppingDesk(
     }
 
     /// <summary>The plants of the garden as they stand, with what is not known of them made up by their log.</summary>
-    SteppedState Begin(GardenDay today) =>
+    static SteppedState Begin(GardenDay today) =>
         new(
             today.Day,
             today

@@ -70,7 +70,7 @@ public class PlantJournalTests
         var late = Specimens.At(Start, EntryKinds.Medium, text: "dry") with { Logged = early.Logged.AddHours(2) };
         var journal = PlantJournal.UpTo(Start, [late, early]);
         Assert.Equal(["wet", "dry"], journal.Of(EntryKinds.Medium).Select(e => e.Text));
-        Assert.True(journal.IsAfter(late, early));
+        Assert.True(PlantJournal.IsAfter(late, early));
         Assert.Equal("dry", journal.State(EntryKinds.Medium, _ => true)!.Value);
     }
 }

@@ -104,7 +104,7 @@ sealed class WeatherFacts(DateOnly on)
         };
     }
 
-    IEnumerable<Seen<double>> LastNights(PlaceRecord measured) =>
+    static IEnumerable<Seen<double>> LastNights(PlaceRecord measured) =>
         measured.Nights.Reverse().Take(Weather.Kept).Select(night => new Seen<double>(night.CoolestC, night.Ends));
 
     /// <summary>

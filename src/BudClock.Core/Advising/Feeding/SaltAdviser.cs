@@ -59,7 +59,7 @@ public sealed class SaltAdviser : IAdviser
             && entry.On > now.Today.AddDays(-SeenDays)
             && measure(entry) is { } ppm
             && ppm > most
-            && !(flushed is not null && now.Journal.IsAfter(flushed, entry))
+            && !(flushed is not null && PlantJournal.IsAfter(flushed, entry))
                 ? (what, ppm, most, entry.On)
                 : null;
     }

@@ -56,7 +56,7 @@ public sealed class RotAdviser : IAdviser
     Advice? NextLook(Situation now, RotCase rot, Entry treated)
     {
         var seen = now.Journal.Of(Base, Tuber, Looked, Bulbs, RootCount)
-            .LastOrDefault(e => now.Journal.IsAfter(e, treated) && e.On > treated.On)
+            .LastOrDefault(e => PlantJournal.IsAfter(e, treated) && e.On > treated.On)
             ?.On
             ?? treated.On;
         var looks = new[] { "look-first", "look-second", "look-last" }

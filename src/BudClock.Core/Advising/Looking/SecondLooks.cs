@@ -52,11 +52,11 @@ public static class SecondLooks
     {
         if (now.Wetness.LastWater is not { } water || water.On < now.Today.AddDays(-AfternoonDays))
             return null;
-        var limp = now.Journal.Of(Leaves).LastOrDefault(e => now.Journal.IsAfter(water, e));
+        var limp = now.Journal.Of(Leaves).LastOrDefault(e => PlantJournal.IsAfter(water, e));
         if (
             limp?.Text is not ("limp" or "pliable")
             || limp.On < water.On.AddDays(-now.Ages.Limp)
-            || now.Journal.Of(Leaves).Any(e => now.Journal.IsAfter(e, water))
+            || now.Journal.Of(Leaves).Any(e => PlantJournal.IsAfter(e, water))
         )
             return null;
         var when = water.On == now.Today ? "it should be firm within about two hours." : "is it firm again?";

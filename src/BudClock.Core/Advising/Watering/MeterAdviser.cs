@@ -40,7 +40,7 @@ public sealed class MeterAdviser : IAdviser
         }
         if (
             now.DryRest.Waking
-            || now.Journal.Of(EntryKinds.Medium, EntryKinds.Watered, EntryKinds.Soaked).Any(e => now.Journal.IsAfter(e, meter))
+            || now.Journal.Of(EntryKinds.Medium, EntryKinds.Watered, EntryKinds.Soaked).Any(e => PlantJournal.IsAfter(e, meter))
         )
             yield break;
         yield return new(

@@ -36,7 +36,7 @@ public sealed class PebblesAdviser : IAdviser
         );
         if (
             now.Journal.Last(EntryKinds.Reservoir) is { Text: "empty" } empty
-            && !now.Journal.Waterings.Any(water => now.Journal.IsAfter(water, empty))
+            && !now.Journal.Waterings.Any(water => PlantJournal.IsAfter(water, empty))
         )
         {
             var because = $"Empty {Dates.Ago(empty.On, now.Today)}";
