@@ -89,64 +89,6 @@ static class Mapping
             day.Made
         );
 
-    /// <summary>A plant with its organs and entries, in the order in which they were written down.</summary>
-    public static Plant ToPlant(
-        this PlantRow row,
-        string? place,
-        IEnumerable<OrganRow> organs,
-        IEnumerable<ForecastKeptRow> forecasts,
-        IReadOnlyList<Entry> entries
-    ) =>
-        new()
-        {
-            Tag = row.Tag,
-            FormerTags = row.FormerTags,
-            Name = row.Name,
-            Taxon = row.Taxon,
-            Sheet = row.Sheet,
-            Place = place,
-            Vessel = row.Vessel,
-            Acquired = row.Acquired,
-            AcquiredAbout = RoughDate.Parse(row.AcquiredAbout),
-            PottedAbout = RoughDate.Parse(row.PottedAbout),
-            Pot =
-                row.PotDiameterCm is null && row.PotHeightCm is null && row.PotKind is null
-                    ? null
-                    : new(row.PotDiameterCm, row.PotHeightCm, row.PotKind),
-            Medium = row.Medium,
-            Doubtful = row.Doubtful,
-            Synonyms = row.Synonyms,
-            Parent = row.Parent,
-            Origin = row.Origin,
-            Source = row.Source,
-            QuarantineUntil = row.QuarantineUntil,
-            Version = row.Version,
-            Schools = new(row.Schools),
-            Forecasts =
-            [
-                .. forecasts.OrderBy(f => f.Id).Select(f => new Forecast(f.Of, f.Organ, f.Made, f.From, f.Likely, f.To, f.Source)),
-            ],
-            Organs = [.. organs.OrderBy(o => o.Id).Select(o => new Organ(o.Key, o.Kind, o.Label, o.Parent))],
-            Entries = entries,
-        };
-
-    public static void Take(this PlantRow row, Plant plant, int? placeId)
-    {
-        (row.Name, row.Taxon, row.Sheet, row.PlaceId, row.Acquired) = (plant.Name, plant.Taxon, plant.Sheet, placeId, plant.Acquired);
-        (row.PotDiameterCm, row.PotHeightCm, row.PotKind) = (plant.Pot?.DiameterCm, plant.Pot?.HeightCm, plant.Pot?.Kind);
-        (row.Medium, row.Doubtful, row.Schools) = (plant.Medium, plant.Doubtful, new(plant.Schools.All));
-        (row.Synonyms, row.Parent, row.Origin, row.Source, row.QuarantineUntil) = (
-            [.. plant.Synonyms],
-            plant.Parent,
-            plant.Origin,
-            plant.Source,
-            plant.QuarantineUntil
-        );
-        (row.AcquiredAbout, row.PottedAbout) = (plant.AcquiredAbout?.Code, plant.PottedAbout?.Code);
-        row.Vessel = plant.Vessel;
-        row.Version++;
-    }
-
     public static ForecastKeptRow ToRow(this Forecast forecast) =>
         new()
         {

@@ -32,48 +32,6 @@ public sealed class PlaceRow : IKeptWhenRemoved
     public bool Removed { get; set; }
 }
 
-public sealed class PlantRow : IKeptWhenRemoved
-{
-    public int Id { get; set; }
-    public required string Tag { get; set; }
-
-    /// <summary>Tags it had before, oldest first.</summary>
-    public List<string> FormerTags { get; set; } = [];
-
-    /// <inheritdoc/>
-    public bool Removed { get; set; }
-    public string? Name { get; set; }
-    public string? Taxon { get; set; }
-    public string? Sheet { get; set; }
-    public int? PlaceId { get; set; }
-    public PlaceRow? Place { get; set; }
-    public string? Vessel { get; set; }
-    public DateOnly? Acquired { get; set; }
-
-    /// <summary>A rough date as files carry it: "2018-05".</summary>
-    public string? AcquiredAbout { get; set; }
-    public string? PottedAbout { get; set; }
-    public double? PotDiameterCm { get; set; }
-    public double? PotHeightCm { get; set; }
-    public string? PotKind { get; set; }
-    public string? Medium { get; set; }
-    public bool Doubtful { get; set; }
-    public List<string> Synonyms { get; set; } = [];
-    public string? Parent { get; set; }
-    public string? Origin { get; set; }
-    public string? Source { get; set; }
-    public DateOnly? QuarantineUntil { get; set; }
-
-    /// <summary>Counts the changes of the plant's details, so that two windows do not overwrite each other unseen.</summary>
-    public int Version { get; set; }
-
-    /// <summary>Question to school, as a JSON object.</summary>
-    public Dictionary<string, string> Schools { get; set; } = [];
-    public List<OrganRow> Organs { get; set; } = [];
-    public List<ForecastKeptRow> Forecasts { get; set; } = [];
-    public List<EntryRow> Entries { get; set; } = [];
-}
-
 /// <summary>A forecast of an organ's next turn as it was made.</summary>
 public sealed class ForecastKeptRow
 {

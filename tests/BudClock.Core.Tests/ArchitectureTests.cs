@@ -118,11 +118,5 @@ public class ArchitectureTests
 
     static int Floor(IType type) => Array.IndexOf(Floors, type.Namespace.FullName.Replace("BudClock.Core.", "", StringComparison.Ordinal));
 
-    static string Source()
-    {
-        var folder = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(folder!.FullName, "BudClock.slnx")))
-            folder = folder.Parent;
-        return Path.Combine(folder.FullName, "src", "BudClock.Core");
-    }
+    static string Source() => Path.Combine(Reference.Repository(), "src", "BudClock.Core");
 }

@@ -206,10 +206,3 @@ public sealed record UsualPhase(Phase Phase, MonthDay From, MonthDay To, string 
 /// <param name="Means">What it says, as a sentence.</param>
 /// <param name="Phases">When it is worth a button; empty for always.</param>
 public sealed record SheetSign(EntryKind Kind, string? State, string Means, IReadOnlyList<Phase> Phases);
-
-/// <summary>A day of any year.</summary>
-public readonly record struct MonthDay(int Month, int Day)
-{
-    /// <summary>The day in a given year, half a year later in the southern hemisphere.</summary>
-    public DateOnly In(int year, bool southern) => southern ? new DateOnly(year, Month, Day).AddMonths(6) : new DateOnly(year, Month, Day);
-}

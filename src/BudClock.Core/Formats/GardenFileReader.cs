@@ -160,99 +160,19 @@ public sealed partial class GardenFileReader
         );
     }
 
+    static readonly string[] PlantMembers = [.. PlantFields.All.Select(field => field.Member), "organs", "forecasts", "entries"];
+
     Plant Plant(JsonPlace at, HashSet<string> places)
     {
-        at.Known(
-            "tag",
-            "formerTags",
-            "name",
-            "taxon",
-            "sheet",
-            "place",
-            "vessel",
-            "acquired",
-            "acquiredAbout",
-            "pottedAbout",
-            "pot",
-            "medium",
-            "doubtful",
-            "synonyms",
-            "parent",
-            "origin",
-            "source",
-            "quarantineUntil",
-            "schools",
-            "organs",
-            "forecasts",
-            "entries"
-        );
-        var tag = Required(at, "tag");
-        if (tag.Length > 0 && !Tags.Sound(tag))
-            at.Fault("tag", Tags.Rule(tag));
+        at.Known(PlantMembers);
+        var around = new FileAround(sheets, places);
+        var plant = PlantFields.All.Aggregate(new Plant { Tag = "" }, (plant, field) => field.Read(at, around, plant));
         if (!at.Has("taxon") && !at.Has("sheet"))
             at.Fault("taxon", "a plant needs its taxon or its sheet");
-        var plant = new Plant
-        {
-            Tag = tag,
-            FormerTags = at.Texts("formerTags"),
-            Name = at.Text("name"),
-            Taxon = at.Text("taxon"),
-            Sheet = at.OneOf("sheet", [.. sheets.All.Select(sheet => sheet.Name)]),
-            Place = KnownPlace(at, places),
-            Vessel = at.Text("vessel"),
-            Acquired = at.Date("acquired"),
-            AcquiredAbout = Rough(at, "acquiredAbout"),
-            PottedAbout = Rough(at, "pottedAbout"),
-            Pot = Pot(at.Object("pot")),
-            Medium = at.Text("medium"),
-            Doubtful = at.Flag("doubtful"),
-            Synonyms = at.Texts("synonyms"),
-            Parent = at.Text("parent"),
-            Origin = at.OneOf("origin", Gardens.Plant.Origins),
-            Source = at.Text("source"),
-            QuarantineUntil = at.Date("quarantineUntil"),
-            Forecasts = [.. at.List("forecasts").Select(Kept)],
-            Schools = Schools(at.Object("schools")),
-            Organs = [.. at.List("organs").Select(Organ)],
-        };
+        plant = plant with { Forecasts = [.. at.List("forecasts").Select(Kept)], Organs = [.. at.List("organs").Select(Organ)] };
         Unique(plant.Organs.Select(organ => organ.Id), $"{at.Path}.organs", "id");
         var same = new Dictionary<string, int>();
         return plant with { Entries = [.. at.List("entries").Select((entry, index) => Entry(entry, index, plant, same))] };
-    }
-
-    static RoughDate? Rough(JsonPlace at, string member)
-    {
-        if (at.Text(member) is not { } text)
-            return null;
-        if (RoughDate.Parse(text) is not { } rough)
-            at.Fault(member, $"expected a year, month or season such as 2017, 2018-05 or 2018-spring, got \"{text}\"");
-        else
-            return rough;
-        return null;
-    }
-
-    static Pot? Pot(JsonPlace? at)
-    {
-        if (at is not { } pot)
-            return null;
-        pot.Known("diameterCm", "heightCm", "kind");
-        return new(pot.Number("diameterCm", 1, 200), pot.Number("heightCm", 1, 200), pot.Text("kind"));
-    }
-
-    Choices Schools(JsonPlace? at)
-    {
-        if (at is not { } schools)
-            return Choices.None;
-        var chosen = new Dictionary<string, string>();
-        foreach (var question in schools.Members())
-        {
-            if (schools.Text(question) is not { } school)
-                continue;
-            if (sheets.SchoolFault(question, school) is { } fault)
-                schools.Fault(question, fault);
-            chosen[question] = school;
-        }
-        return new(chosen);
     }
 
     static Organ Organ(JsonPlace at)
@@ -347,13 +267,7 @@ public sealed partial class GardenFileReader
         return null;
     }
 
-    static string? KnownPlace(JsonPlace at, HashSet<string> places)
-    {
-        var place = at.Text("place");
-        if (place is not null && !places.Contains(place))
-            at.Fault("place", $"\"{place}\" is not among the places");
-        return place;
-    }
+    static string? KnownPlace(JsonPlace at, HashSet<string> places) => at.KnownPlace(places);
 
     static string RequiredPlace(JsonPlace at, HashSet<string> places)
     {

@@ -67,46 +67,12 @@ public static partial class GardenFileWriter
 
     static void Plant(Utf8JsonWriter json, Plant plant)
     {
-        json.WriteString("tag", plant.Tag);
-        json.Texts("formerTags", plant.FormerTags);
-        json.Optional("name", plant.Name);
-        json.Optional("taxon", plant.Taxon);
-        json.Optional("sheet", plant.Sheet);
-        json.Optional("place", plant.Place);
-        json.Optional("vessel", plant.Vessel);
-        json.Optional("acquired", plant.Acquired);
-        json.Optional("acquiredAbout", plant.AcquiredAbout?.Code);
-        json.Optional("pottedAbout", plant.PottedAbout?.Code);
-        if (plant.Pot is { } pot)
-            Pot(json, pot);
-        json.Optional("medium", plant.Medium);
-        if (plant.Doubtful)
-            json.WriteBoolean("doubtful", true);
-        json.Texts("synonyms", plant.Synonyms);
-        json.Optional("parent", plant.Parent);
-        json.Optional("origin", plant.Origin);
-        json.Optional("source", plant.Source);
-        json.Optional("quarantineUntil", plant.QuarantineUntil);
-        if (plant.Schools.All.Count > 0)
-        {
-            json.WriteStartObject("schools");
-            foreach (var (question, school) in plant.Schools.All.OrderBy(pair => pair.Key, StringComparer.Ordinal))
-                json.WriteString(question, school);
-            json.WriteEndObject();
-        }
+        foreach (var field in PlantFields.All)
+            field.Write(json, plant);
         json.Each("organs", plant.Organs, Organ);
         if (plant.Forecasts.Count > 0)
             json.Each("forecasts", plant.Forecasts, Kept);
         json.Each("entries", plant.Entries, Entry);
-    }
-
-    static void Pot(Utf8JsonWriter json, Pot pot)
-    {
-        json.WriteStartObject("pot");
-        json.Optional("diameterCm", pot.DiameterCm);
-        json.Optional("heightCm", pot.HeightCm);
-        json.Optional("kind", pot.Kind);
-        json.WriteEndObject();
     }
 
     static void Organ(Utf8JsonWriter json, Organ organ)

@@ -116,6 +116,26 @@ readonly struct JsonPlace(JsonElement element, string path, List<FileFault> faul
             ? Text(member)
             : Refuse(member, $"expected one of {string.Join(", ", choices)}, got \"{text}\"");
 
+    /// <summary>The member as a year, month or season; null where it is missing; another form is a fault.</summary>
+    public RoughDate? Rough(string member)
+    {
+        if (Text(member) is not { } text)
+            return null;
+        if (RoughDate.Parse(text) is { } rough)
+            return rough;
+        Fault(member, $"expected a year, month or season such as 2017, 2018-05 or 2018-spring, got \"{text}\"");
+        return null;
+    }
+
+    /// <summary>The code of a place; one that the file does not have is a fault.</summary>
+    public string? KnownPlace(IReadOnlySet<string> places)
+    {
+        var place = Text("place");
+        if (place is not null && !places.Contains(place))
+            Fault("place", $"\"{place}\" is not among the places");
+        return place;
+    }
+
     /// <summary>The object below, or null when it is not there.</summary>
     public JsonPlace? Object(string member)
     {

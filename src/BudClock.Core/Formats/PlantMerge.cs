@@ -14,7 +14,7 @@ static class PlantMerge
         // Dated changes of the file come in as entries; what is compared is what it says beside them.
         var (record, sent) = (here.On(DateOnly.MinValue), file.On(DateOnly.MinValue));
         var (result, differs) = (record, new List<string>());
-        foreach (var field in Fields)
+        foreach (var field in PlantFields.All.SelectMany(field => field.Compared))
         {
             var (mine, theirs) = (field.Get(record), field.Get(sent));
             if (Equals(theirs, field.Get(told)) || Equals(mine, theirs))
@@ -23,35 +23,11 @@ static class PlantMerge
             if (!empty)
                 differs.Add($"{here.Tag}: {field.What} is {mine} here; the file says {theirs}.");
             if (way is ImportWay.Replace || (empty && way is ImportWay.Merge))
-                result = field.Set(result, sent);
+                result = field.Take(result, sent);
         }
         var organs = sent.Organs.Where(organ => here.Organs.All(known => known.Id != organ.Id)).ToList();
         return new(here, file with { Organs = organs }, differs, result with { Entries = here.Entries }, fresh, strikes);
     }
-
-    sealed record Field(string What, Func<Plant, object?> Get, Func<Plant, Plant, Plant> Set);
-
-    static readonly IReadOnlyList<Field> Fields =
-    [
-        new("its name", p => p.Name, (p, from) => p with { Name = from.Name }),
-        new("its botanical name", p => p.Taxon, (p, from) => p with { Taxon = from.Taxon }),
-        new("its sheet", p => p.Sheet, (p, from) => p with { Sheet = from.Sheet }),
-        new("its place", p => p.Place, (p, from) => p with { Place = from.Place }),
-        new("its tray", p => p.Vessel, (p, from) => p with { Vessel = from.Vessel }),
-        new("the day it came", p => p.Acquired, (p, from) => p with { Acquired = from.Acquired }),
-        new("when it came", p => p.AcquiredAbout, (p, from) => p with { AcquiredAbout = from.AcquiredAbout }),
-        new("when it was potted", p => p.PottedAbout, (p, from) => p with { PottedAbout = from.PottedAbout }),
-        new("the pot's diameter", p => p.Pot?.DiameterCm, (p, from) => p.With(Facts.PotDiameter, from.Fact(Facts.PotDiameter))),
-        new("the pot's height", p => p.Pot?.HeightCm, (p, from) => p.With(Facts.PotHeight, from.Fact(Facts.PotHeight))),
-        new("the pot's kind", p => p.Pot?.Kind, (p, from) => p.With(Facts.PotKind, from.Fact(Facts.PotKind))),
-        new("its medium", p => p.Medium, (p, from) => p with { Medium = from.Medium }),
-        new("its doubt", p => p.Doubtful, (p, from) => p with { Doubtful = from.Doubtful }),
-        new("its parent", p => p.Parent, (p, from) => p with { Parent = from.Parent }),
-        new("how it was made", p => p.Origin, (p, from) => p with { Origin = from.Origin }),
-        new("where it came from", p => p.Source, (p, from) => p with { Source = from.Source }),
-        new("its quarantine", p => p.QuarantineUntil, (p, from) => p with { QuarantineUntil = from.QuarantineUntil }),
-        new("its schools", p => p.Schools, (p, from) => p with { Schools = from.Schools }),
-    ];
 
     /// <summary>
     /// Entries that are not here by their id. Those without an id of their own are the ones that say what no line here says yet,

@@ -82,7 +82,10 @@ public static class ProgrammeRuns
     /// <summary>Spans in which the grower paused a programme.</summary>
     sealed class Pauses(PlantJournal journal, Entry started)
     {
-        readonly List<Entry> marks = [.. journal.Of(ProgrammePaused, ProgrammeResumed).Where(entry => PlantJournal.IsAfter(entry, started))];
+        readonly List<Entry> marks =
+        [
+            .. journal.Of(ProgrammePaused, ProgrammeResumed).Where(entry => PlantJournal.IsAfter(entry, started)),
+        ];
 
         /// <summary>Whether a day lies in a pause: from the day it was paused to the day it was resumed.</summary>
         public bool On(DateOnly day) => marks.Count > 0 && marks.LastOrDefault(mark => mark.On <= day)?.Kind == ProgrammePaused;

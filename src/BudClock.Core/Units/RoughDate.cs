@@ -15,6 +15,9 @@ public sealed partial record RoughDate(int Year, int? Month = null, string? Seas
     /// <summary>The seasons in the order of the northern year, winter first: it is named by the year in which it ends.</summary>
     public static IReadOnlyList<string> Seasons => Named;
 
+    /// <summary>The form that files carry, as a regular expression for other programs (ECMA-262).</summary>
+    public const string Pattern = "^(19|20|21)[0-9]{2}(-(0[1-9]|1[0-2]|winter|spring|summer|autumn))?$";
+
     static readonly string[] Named = ["winter", "spring", "summer", "autumn"];
 
     /// <summary>Reads the form that files carry: "2017", "2018-05", "2018-spring".</summary>

@@ -21,13 +21,13 @@ public static class PlantedDemo
         if (!Directory.Exists(Folder) || Directory.EnumerateFiles(folder, GardenDatabase.FileName + "*").Any())
             return;
         foreach (var part in Parts)
-            foreach (var file in Files(Path.Combine(Folder, part)))
-            {
-                var target = Path.Combine(folder, Path.GetRelativePath(Folder, file));
-                Directory.CreateDirectory(Path.GetDirectoryName(target)!);
-                File.Copy(file, target + ".part", overwrite: true);
-                File.Move(target + ".part", target, overwrite: true);
-            }
+        foreach (var file in Files(Path.Combine(Folder, part)))
+        {
+            var target = Path.Combine(folder, Path.GetRelativePath(Folder, file));
+            Directory.CreateDirectory(Path.GetDirectoryName(target)!);
+            File.Copy(file, target + ".part", overwrite: true);
+            File.Move(target + ".part", target, overwrite: true);
+        }
     }
 
     static IEnumerable<string> Files(string path) =>

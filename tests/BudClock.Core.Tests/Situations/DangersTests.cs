@@ -195,10 +195,7 @@ public class DangersTests
     /// <summary>The page in docs is the one printed here; where it differs it is written anew, to be read.</summary>
     static void Printed(string page)
     {
-        var folder = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(folder!.FullName, "BudClock.slnx")))
-            folder = folder.Parent;
-        var file = Path.Combine(folder.FullName, "docs", "dangers.md");
+        var file = Path.Combine(Reference.Repository(), "docs", "dangers.md");
         var before = File.Exists(file) ? File.ReadAllText(file) : "";
         if (before != page && !Mutating)
             File.WriteAllText(file, page);
