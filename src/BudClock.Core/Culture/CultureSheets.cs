@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 namespace BudClock.Core.Culture;
 
 /// <summary>The sheets that ship with Bud Clock.</summary>
@@ -138,12 +139,27 @@ public sealed class CultureSheets
         return changed;
     }
 
+    /// <summary>The same names are asked about at each assessment of a plant; they are taken apart once.</summary>
+    CultureSheet? Named(string? taxon, string? medium)
+    {
+        if (known.TryGetValue((taxon, medium), out var sheet))
+            return sheet;
+        if (known.Count >= MostKnown)
+            known.Clear();
+        return known[(taxon, medium)] = ForTaxon(taxon, medium);
+    }
+
+    /// <summary>More names than any garden has are not kept.</summary>
+    const int MostKnown = 5000;
+
+    readonly ConcurrentDictionary<(string? Taxon, string? Medium), CultureSheet?> known = new();
+
     /// <summary>The sheet a plant is read by: the one it names, else that of its taxon and medium, else the general one.</summary>
     /// <exception cref="InvalidDataException">No sheet fits, and there is no general one.</exception>
     public CultureSheet For(Plant plant) =>
         ownSheets.GetValueOrDefault(plant.Tag)
         ?? Find(plant.Sheet)
-        ?? ForTaxon(plant.Taxon, plant.Medium)
+        ?? Named(plant.Taxon, plant.Medium)
         ?? Find(General)
         ?? throw new InvalidDataException("There is no general sheet.");
 
