@@ -35,14 +35,26 @@ public static class Judgement
 
     /// <summary>In the order in which it is given: Do before Look before Hold, what cannot wait first.</summary>
     public static IReadOnlyList<Advice> InOrder(IEnumerable<Advice> settled) =>
-        [
-            .. settled
-                .OrderBy(advice => advice.Verdict)
-                .ThenBy(advice => Topic(advice.Topic))
-                .ThenBy(advice => advice.Ground)
-                .ThenBy(advice => advice.Care)
-                .ThenBy(advice => advice.Rule, StringComparer.Ordinal),
-        ];
+        [.. settled.OrderBy(advice => (advice.Verdict, Topic(advice.Topic), advice.Ground, advice.Care, advice.Rule), Given)];
+
+    /// <summary>One comparison for all that decides the order; five keys would be five lists for each plant.</summary>
+    static readonly Comparer<(Verdict Verdict, int Topic, Ground Ground, Care Care, string Rule)> Given = Comparer<(
+        Verdict Verdict,
+        int Topic,
+        Ground Ground,
+        Care Care,
+        string Rule
+    )>.Create(
+        (a, b) =>
+            a.Verdict != b.Verdict ? (int)a.Verdict - (int)b.Verdict
+            : a.Topic != b.Topic ? a.Topic - b.Topic
+            : a.Ground != b.Ground ? (int)a.Ground - (int)b.Ground
+            : a.Care != b.Care ? (int)a.Care - (int)b.Care
+            : string.CompareOrdinal(a.Rule, b.Rule)
+    );
+
+    static Advice Strongest(IGrouping<(string, string), Advice> same) =>
+        same.Skip(1).Any() ? Strongest((IEnumerable<Advice>)same) : same.First(); // mostly one rule speaks of a thing
 
     static Advice Strongest(IEnumerable<Advice> same) =>
         same.OrderBy(advice => advice.Ground)

@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+
 namespace BudClock.Core.Culture;
 
 /// <summary>The sheets that ship with Bud Clock.</summary>

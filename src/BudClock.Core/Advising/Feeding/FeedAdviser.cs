@@ -98,7 +98,7 @@ public sealed class FeedAdviser : IAdviser
             now,
             bottle,
             Verdict.Hold,
-            $"Fed {Dates.Ago(last.On, now.Today)}{why}: again from {Dates.Short(due)}, {Bottled(now, bottle)} ({bottle.Why}).",
+            $"Fed {Dates.Ago(last.On, now.Today)}{why}: again from {Dates.Short(due)}, {Bottled(now, bottle, BottleChoice.RecipeOf(now, bottle.Bottle))} ({bottle.Why}).",
             [days]
         ) with
         {
@@ -150,11 +150,8 @@ public sealed class FeedAdviser : IAdviser
 
     Advice Do(Situation now, BottleChoice bottle, string why, Condition because)
     {
-        if (
-            BottleChoice.RecipeOf(now, bottle.Bottle) is { } recipe
-            && now.Around.Shelf.Litre(recipe) is { } mix
-            && mix.TdsPpm > now.Needs("F10", "tds")
-        )
+        var recipe = BottleChoice.RecipeOf(now, bottle.Bottle);
+        if (recipe is not null && now.Around.Shelf.Litre(recipe) is { } mix && mix.TdsPpm > now.Needs("F10", "tds"))
             return Say(
                 now,
                 bottle,
@@ -172,15 +169,14 @@ public sealed class FeedAdviser : IAdviser
             {
                 Ground = Ground.Sign,
             };
-        return Say(now, bottle, Verdict.Do, $"{why}: {Bottled(now, bottle)} ({bottle.Why}).", [because]) with { Because = why };
+        return Say(now, bottle, Verdict.Do, $"{why}: {Bottled(now, bottle, recipe)} ({bottle.Why}).", [because]) with { Because = why };
     }
 
     /// <summary>
     /// "growth bottle, 25 % of the label, 50 ppm N in Growth mix"; where the recipe is far from that, what it has instead.
     /// </summary>
-    static string Bottled(Situation now, BottleChoice bottle)
+    static string Bottled(Situation now, BottleChoice bottle, Recipe? recipe)
     {
-        var recipe = BottleChoice.RecipeOf(now, bottle.Bottle);
         var strength = FeedStrength.Of(now, bottle);
         var mix = now.Around.Shelf.Litre(recipe);
         if (mix is null)
