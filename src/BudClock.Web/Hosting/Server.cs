@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.IO.Compression;
 using System.Net;
 using BudClock.Data;
 using BudClock.Web.Api;
@@ -108,6 +109,7 @@ public static class Server
             form.ValueCountLimit = MostFields; // a whole collection in one table
         });
         services.AddRazorPages().AddMvcOptions(mvc => mvc.Filters.Add<OnlyWhatAPageTakes>());
+        services.Configure<BrotliCompressionProviderOptions>(brotli => brotli.Level = CompressionLevel.Optimal);
         services.AddResponseCompression(pages => pages.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "image/svg+xml"]);
         services.AddRouting(routing => routing.LowercaseUrls = true);
         services.AddSingleton<SteppingDesk>();
