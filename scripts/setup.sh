@@ -11,13 +11,14 @@ need_dotnet() {
 
 # Where the program looks for the runtime, wherever the SDK was put.
 find_runtime() {
+  command -v dotnet >/dev/null || need_dotnet
   [ -n "${DOTNET_ROOT:-}" ] || DOTNET_ROOT=$(dirname "$(readlink -f "$(command -v dotnet)")")
   export DOTNET_ROOT
 }
 
 # Nothing that the program is made of is younger than the program.
 is_built() {
-  [ -x "$APP" ] && [ -z "$(find src docs Directory.* global.json -newer artifacts/built -name '[!.]*' \
+  [ -x "$APP" ] && [ -f artifacts/built ] && [ -z "$(find src docs Directory.* global.json -newer artifacts/built -name '[!.]*' \
     ! -path '*/bin*' ! -path '*/obj*' ! -path 'docs/screenshots*' -print -quit)" ]
 }
 

@@ -78,6 +78,11 @@ public static class GardenFolder
             throw Trouble(folder, $"{file.FullName} {fault}.");
     }
 
+    /// <summary>
+    /// Whether no garden was ever kept in a folder. One whose database is gone is not new: nothing may be begun over what it may still hold.
+    /// </summary>
+    public static bool IsNew(string folder) => !Directory.EnumerateFiles(folder, GardenDatabase.FileName + "*").Any() && !WasUsed(folder);
+
     static bool WasUsed(string folder)
     {
         var pictures = Path.Combine(folder, PictureFolder.Name);

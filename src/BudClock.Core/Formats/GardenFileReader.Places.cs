@@ -69,7 +69,7 @@ public sealed partial class GardenFileReader
         at.Known("place", "on", "minC", "maxC", "sunHours", "humidityPct", "made");
         if (!at.Has("on"))
             at.Fault("on", "a forecast needs its day");
-        return new(KnownPlace(at, places), at.Date("on") ?? default, at.Number("minC", -60, 80), at.Number("maxC", -60, 80))
+        return new(at.KnownPlace(places), at.Date("on") ?? default, at.Number("minC", -60, 80), at.Number("maxC", -60, 80))
         {
             SunHours = at.Number("sunHours", 0, 24),
             HumidityPct = at.Number("humidityPct", 0, 100),

@@ -116,7 +116,7 @@ public sealed partial class GardenFileReader
             {
                 at.Known("code", "name", "kind", "place");
                 var code = Required(at, "code");
-                return new Vessel(code, at.Text("name") ?? code, at.OneOf("kind", Vessel.Kinds) ?? Vessel.Tray, KnownPlace(at, places));
+                return new Vessel(code, at.Text("name") ?? code, at.OneOf("kind", Vessel.Kinds) ?? Vessel.Tray, at.KnownPlace(places));
             })
             .ToList();
         Unique(vessels.Select(vessel => vessel.Code), "vessels", "code");
@@ -267,13 +267,11 @@ public sealed partial class GardenFileReader
         return null;
     }
 
-    static string? KnownPlace(JsonPlace at, HashSet<string> places) => at.KnownPlace(places);
-
     static string RequiredPlace(JsonPlace at, HashSet<string> places)
     {
         if (!at.Has("place"))
             at.Fault("place", "missing");
-        return KnownPlace(at, places) ?? "";
+        return at.KnownPlace(places) ?? "";
     }
 
     static string Required(JsonPlace at, string member) => at.Required(member);

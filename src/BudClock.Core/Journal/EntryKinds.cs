@@ -22,7 +22,10 @@ public static class EntryKinds
     /// <summary>New roots show at the base of a growth.</summary>
     public static readonly EntryKind RootsStarted = new("roots-started", "New roots showing");
 
-    /// <summary>The longest new root, 0 to 200 cm. It is what a first soak waits for (rule W1); what is older than it may be asks again.</summary>
+    /// <summary>
+    /// The longest new root, 0 to 200 cm. It is what a first soak waits for (rule W1); what is older than it may be asks
+    /// again.
+    /// </summary>
     public static readonly EntryKind RootLength = new("root-length", "Roots", Measure.LengthCm(200));
 
     /// <summary>Roots are seen at the holes of the pot: they have found the bottom.</summary>
@@ -70,7 +73,10 @@ public static class EntryKinds
     /// <summary>How many leaves there are now.</summary>
     public static readonly EntryKind LeafCount = new("leaf-count", "Leaf count", Measure.Count);
 
-    /// <summary>How the leaves feel and look. A sign never stands alone: limp over a dry pot is thirst, over a wet one it is the roots.</summary>
+    /// <summary>
+    /// How the leaves feel and look. A sign never stands alone: limp over a dry pot is thirst, over a wet one it is the
+    /// roots.
+    /// </summary>
     public static readonly EntryKind Leaves = new("leaves", "Leaves", null, "firm", "limp", "pliable", "yellowing", "scorched", "pale");
 
     /// <summary>One leaf fell.</summary>

@@ -11,27 +11,46 @@ public static class PlantedDemo
     /// <summary>Where it lies, if it was made.</summary>
     public static string Folder { get; } = Path.Combine(AppContext.BaseDirectory, "planted");
 
-    /// <summary>What a garden is made of; keys and locks belong to the folder that they were made in.</summary>
-    static readonly string[] Parts = [PictureFolder.Name, DemoGarden.Marker, GardenDatabase.FileName];
+    /// <summary>What a garden is made of, in the order in which it is put in its place; keys and locks belong to the folder that they were made in.</summary>
+    static readonly string[] Parts = [DemoGarden.Marker, GardenDatabase.FileName, PictureFolder.Name];
 
-    /// <summary>Begins a folder with a copy where it has no garden yet.</summary>
-    /// <remarks>The database comes last and appears whole, so that a start that was broken off is made again.</remarks>
-    public static void CopyTo(string folder)
+    /// <summary>Begins a folder with a copy where no garden was ever kept in it.</summary>
+    /// <remarks>
+    /// It is copied beside first and then put in its place, the database before its pictures: a start that was broken off goes on where it
+    /// was, and never leaves a folder that looks as if its garden were lost.
+    /// </remarks>
+    public static void CopyTo(string folder) => Copy(Folder, folder);
+
+    internal static void Copy(string planted, string folder)
     {
-        if (!Directory.Exists(Folder) || Directory.EnumerateFiles(folder, GardenDatabase.FileName + "*").Any())
-            return;
-        foreach (var part in Parts)
-        foreach (var file in Files(Path.Combine(Folder, part)))
+        var beside = Path.Combine(folder, ".planting");
+        if (Directory.Exists(planted) && GardenFolder.IsNew(folder))
         {
-            var target = Path.Combine(folder, Path.GetRelativePath(Folder, file));
-            Directory.CreateDirectory(Path.GetDirectoryName(target)!);
-            File.Copy(file, target + ".part", overwrite: true);
-            File.Move(target + ".part", target, overwrite: true);
+            if (Directory.Exists(beside))
+                Directory.Delete(beside, recursive: true);
+            foreach (var file in Files(planted))
+                Put(file, Path.Combine(beside, Path.GetRelativePath(planted, file)), File.Copy);
         }
+        if (!Directory.Exists(beside))
+            return;
+        foreach (var file in Files(beside))
+            Put(file, Path.Combine(folder, Path.GetRelativePath(beside, file)), File.Move);
+        Directory.Delete(beside, recursive: true);
     }
 
-    static IEnumerable<string> Files(string path) =>
-        File.Exists(path) ? [path]
-        : Directory.Exists(path) ? Directory.EnumerateFiles(path, "*", SearchOption.AllDirectories)
-        : [];
+    static void Put(string file, string target, Action<string, string, bool> put)
+    {
+        GardenFolder.Create(Path.GetDirectoryName(target)!);
+        put(file, target, true);
+    }
+
+    static IEnumerable<string> Files(string folder) =>
+        Parts
+            .Select(part => Path.Combine(folder, part))
+            .SelectMany(path =>
+                File.Exists(path) ? [path]
+                : Directory.Exists(path) ? Directory.GetFiles(path, "*", SearchOption.AllDirectories)
+                : []
+            )
+            .ToList();
 }

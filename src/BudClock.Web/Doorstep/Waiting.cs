@@ -3,7 +3,7 @@ using Microsoft.Net.Http.Headers;
 namespace BudClock.Web.Doorstep;
 
 /// <summary>
-/// Until the garden is open a page says what is being done, and asks again by itself; programs and forms wait for their answer.
+/// Until the garden is open a page says what is being done, and goes on by itself (waiting.js); programs and forms wait for their answer.
 /// </summary>
 public sealed class Waiting(RequestDelegate next, Opened opened)
 {
@@ -40,15 +40,21 @@ public sealed class Waiting(RequestDelegate next, Opened opened)
             <head>
               <meta charset="utf-8" />
               <meta name="viewport" content="width=device-width, initial-scale=1" />
-              <meta http-equiv="refresh" content="1" />
               <title>Opening · Bud Clock</title>
               <link rel="stylesheet" href="/site.css" />
+              <script src="/site.js" defer></script>
             </head>
             <body>
-              <header class="top"><span class="brand">Bud Clock</span></header>
-              <main id="main" class="trouble">
-                <h1>The garden is being opened</h1>
-                <p role="status">{opened.Doing} This page comes back by itself in a moment.</p>
+              <header class="top">
+                <span class="brand"><svg width="28" height="28" viewBox="-14 -14 28 28" aria-hidden="true"><circle r="12" /><path
+                  d="M0 0V-9M0 0C6-1 8-5 8-8C3-8 0-5 0 0Z" /></svg>Bud Clock</span>
+              </header>
+              <main id="main">
+                <div class="sheet-page" data-waits>
+                  <h1>The garden is being opened</h1>
+                  <p role="status">{opened.Doing} This page goes on by itself in a moment.</p>
+                  <p><a class="btn btn-line" href="">Look again</a></p>
+                </div>
               </main>
             </body>
             </html>

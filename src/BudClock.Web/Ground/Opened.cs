@@ -6,8 +6,8 @@ public sealed class Opened
     readonly TaskCompletionSource ready = new(TaskCreationOptions.RunContinuationsAsynchronously);
     readonly TaskCompletionSource read = new(TaskCreationOptions.RunContinuationsAsynchronously);
 
-    /// <summary>What is being done, as words for a page: "The garden is read."</summary>
-    public string Doing { get; private set; } = "The garden is opened.";
+    /// <summary>What is being done, as words for a page: "Its log is read."</summary>
+    public string Doing { get; private set; } = "Its folder is looked at.";
 
     /// <summary>Ends when it can be asked and written to; never where it could not be opened, for then the application ends.</summary>
     public Task Ready => ready.Task;
@@ -24,7 +24,3 @@ public sealed class Opened
     /// <summary>It has been read, or could not be, which the page that asks for it says.</summary>
     public void SayRead() => read.TrySetResult();
 }
-
-/// <summary>Work that goes on beside the pages, begun once the garden is open.</summary>
-/// <param name="Service">Started and stopped with the application.</param>
-public sealed record Beside(IHostedService Service);

@@ -38,7 +38,7 @@ sealed class Opening(
         await sheets;
         if (options.Demo)
             await DemoAsync(cancellationToken);
-        opened.Say("The garden is read.");
+        opened.Say("Its log is read.");
         opened.SayReady();
         _ = FirstAsync();
         foreach (var one in beside)
@@ -47,7 +47,9 @@ sealed class Opening(
 
     Task PrepareAsync(string path) => GardenFolder.PrepareAsync(databases, path, words => Log.Warning("{Words}", words));
 
-    /// <summary>A large garden is read while the grower's browser still opens. What cannot be read is said on the page that asks for it.</summary>
+    /// <summary>
+    /// A large garden is read while the grower's browser still opens. What cannot be read is said on the page that asks for it.
+    /// </summary>
     async Task FirstAsync()
     {
         try

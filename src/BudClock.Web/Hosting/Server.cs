@@ -139,7 +139,9 @@ public static class Server
             });
     }
 
-    /// <summary>Work beside the pages. Each catches all of its own; what still escaped one would end it, and never the application.</summary>
+    /// <summary>
+    /// Work beside the pages. Each catches all of its own; what still escaped one would end it, and never the application.
+    /// </summary>
     static void AddBeside<T>(this IServiceCollection services)
         where T : class, IHostedService
     {

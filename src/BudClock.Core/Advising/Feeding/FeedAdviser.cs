@@ -94,11 +94,12 @@ public sealed class FeedAdviser : IAdviser
         if (days.Met)
             return Do(now, bottle, $"Fed {Dates.Ago(last.On, now.Today)}{why}", days);
         var due = last.On.AddDays((int)every);
+        var bottled = Bottled(now, bottle, BottleChoice.RecipeOf(now, bottle.Bottle));
         return Say(
             now,
             bottle,
             Verdict.Hold,
-            $"Fed {Dates.Ago(last.On, now.Today)}{why}: again from {Dates.Short(due)}, {Bottled(now, bottle, BottleChoice.RecipeOf(now, bottle.Bottle))} ({bottle.Why}).",
+            $"Fed {Dates.Ago(last.On, now.Today)}{why}: again from {Dates.Short(due)}, {bottled} ({bottle.Why}).",
             [days]
         ) with
         {
