@@ -79,7 +79,8 @@ public static class GardenFolder
     }
 
     /// <summary>
-    /// Whether no garden was ever kept in a folder. One whose database is gone is not new: nothing may be begun over what it may still hold.
+    /// Whether no garden was ever kept in a folder. One whose database is gone is not new: nothing may be begun over what it may still
+    /// hold.
     /// </summary>
     public static bool IsNew(string folder) => !Directory.EnumerateFiles(folder, GardenDatabase.FileName + "*").Any() && !WasUsed(folder);
 

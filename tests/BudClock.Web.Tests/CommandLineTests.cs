@@ -81,6 +81,19 @@ public class CommandLineTests
     }
 
     [Fact]
+    public async Task A_folder_whose_garden_is_gone_is_told_in_sentences_and_the_demo_does_not_lie_down_over_it()
+    {
+        var folder = Directory.CreateTempSubdirectory("bud-clock-");
+        await File.WriteAllTextAsync(Path.Combine(folder.FullName, "garden.made"), "", Stop);
+        var serve = await RunAsync("serve", "--demo", "--data", folder.FullName, "--port", $"{ServerProcess.FreePort()}");
+        Assert.Equal(2, serve.Code);
+        Assert.StartsWith($"{folder.FullName}/garden.db is gone, although a garden was kept in this folder.", serve.Error);
+        Assert.DoesNotContain("Exception", serve.Error + serve.Out);
+        Assert.False(File.Exists(Path.Combine(folder.FullName, "garden.db")));
+        folder.Delete(recursive: true);
+    }
+
+    [Fact]
     public async Task An_acknowledged_entry_survives_a_kill()
     {
         var folder = Directory.CreateTempSubdirectory("bud-clock-");
@@ -143,7 +156,7 @@ public class CommandLineTests
             process.Dispose();
         }
 
-        static int FreePort()
+        public static int FreePort()
         {
             using var listener = new System.Net.Sockets.TcpListener(System.Net.IPAddress.Loopback, 0);
             listener.Start();

@@ -11,7 +11,9 @@ public static class PlantedDemo
     /// <summary>Where it lies, if it was made.</summary>
     public static string Folder { get; } = Path.Combine(AppContext.BaseDirectory, "planted");
 
-    /// <summary>What a garden is made of, in the order in which it is put in its place; keys and locks belong to the folder that they were made in.</summary>
+    /// <summary>
+    /// What a garden is made of, in the order in which it is put in its place; keys and locks belong to the folder they were made in.
+    /// </summary>
     static readonly string[] Parts = [DemoGarden.Marker, GardenDatabase.FileName, PictureFolder.Name];
 
     /// <summary>Begins a folder with a copy where no garden was ever kept in it.</summary>

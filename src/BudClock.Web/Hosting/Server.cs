@@ -74,6 +74,7 @@ public static class Server
                 .MinimumLevel.Override("Microsoft.AspNetCore.Antiforgery", LogEventLevel.Error) // says only that forms are not cached
                 .MinimumLevel.Override("Microsoft.AspNetCore.DataProtection", LogEventLevel.Error) // the keys lie beside the garden
                 .MinimumLevel.Override("Microsoft.EntityFrameworkCore", LogEventLevel.Fatal) // told where it was asked
+                .MinimumLevel.Override("Microsoft.Extensions.Hosting", LogEventLevel.Fatal) // who started it says why it did not
                 .MinimumLevel.Override("Polly", LogEventLevel.Fatal) // a service that is away is said on the pages
                 .WriteTo.Console(formatProvider: CultureInfo.InvariantCulture, standardErrorFromLevel: LogEventLevel.Verbose)
         );
