@@ -1,5 +1,6 @@
 using BudClock.Core.Advising;
 using BudClock.Core.Advising.Blooming;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using BudClock.Core.Planning;
 using BudClock.Core.Programmes;
@@ -232,7 +233,7 @@ public sealed class AdvisedGrower(double share = 1, int seed = 1) : SeasonGrower
         foreach (var plant in plants)
             if (
                 plant.Situation is { Rest: not null, Programme: null }
-                && plant.Situation.Sheet.Rule("B2") is not null
+                && plant.Situation.Sheet.Is(Traits.Forced)
                 && garden.Today.Month == (garden.Garden.Southern ? 4 : 10)
             )
                 Act(

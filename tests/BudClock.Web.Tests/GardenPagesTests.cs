@@ -104,12 +104,12 @@ public class GardenPagesTests
         {
             await using var site = await Site.DemoAsync();
             var changes = CultureSheets.Shipped.All.SelectMany(sheet =>
-                sheet.Rules.SelectMany(rule =>
+                sheet.Rules.All.SelectMany(rule =>
                     rule.Value.Thresholds.Select(number => new
                     {
                         sheet = sheet.Name,
                         name = $"{rule.Key}.{number.Key}",
-                        value = least ? number.Value.Least : number.Value.Most,
+                        value = least ? number.Value.Limit.Least : number.Value.Limit.Most,
                     })
                 )
             );

@@ -223,8 +223,21 @@ public sealed class Site : IAsyncDisposable
     public async ValueTask DisposeAsync()
     {
         await StopAsync();
-        if (folder.Exists)
-            folder.Delete(recursive: true);
+        await RemoveAsync();
+    }
+
+    /// <summary>A backup or a picture that was under way may still write its last file while the folder is emptied.</summary>
+    async Task RemoveAsync()
+    {
+        for (var tries = 0; Directory.Exists(folder.FullName); tries++)
+            try
+            {
+                folder.Delete(recursive: true);
+            }
+            catch (IOException) when (tries < 20)
+            {
+                await Task.Delay(100);
+            }
     }
 
     async Task StopAsync()

@@ -71,13 +71,26 @@ public class WaterPagesTests
     {
         await using var site = await Site.DemoAsync();
         var tried = await site.PostAsync("/sheets/clivia?handler=Try", ("Name", "W3.every-from"), ("Value", "3"), ("Plant", ""));
-        Assert.Contains("W3 every from: 3 days for the sheet, instead of 10.", tried.QuerySelector("main").Words());
+        Assert.Contains("W3 every from: 3 days for the sheet, instead of 10 days.", tried.QuerySelector("main").Words());
         Assert.Empty((await site.PageAsync("/sheets/clivia")).QuerySelectorAll(".own")); // not saved yet
         await site.PostAsync("/sheets/clivia?handler=Save", ("Name", "W3.every-from"), ("Value", "3"), ("Plant", "cli-01"));
         Assert.Contains("3 days for CLI-01", (await site.PageAsync("/sheets/clivia")).QuerySelector(".own").Words());
         Assert.Contains("\"value\": 3", (await site.Http.GetStringAsync("/api/garden", Stop))[^400..]);
         await site.PostAsync("/sheets/clivia?handler=Back", ("Name", "W3.every-from"), ("Plant", "CLI-01"));
         Assert.Empty((await site.PageAsync("/sheets/clivia")).QuerySelectorAll(".own"));
+    }
+
+    [Fact]
+    public async Task A_sheet_shows_what_differs_and_the_rest_when_it_is_asked_for()
+    {
+        await using var site = await Site.DemoAsync();
+        var own = (await site.PageAsync("/sheets/clivia")).QuerySelector("main").Words();
+        var all = (await site.PageAsync("/sheets/clivia?all=true")).QuerySelector("main").Words();
+        Assert.Contains("W3 drying out between waterings The shortest usual interval in growth: 10 days", own);
+        Assert.DoesNotContain("W13", own);
+        Assert.Contains("W13 how pot, medium and warmth change the days between waterings In clay: 0.8 times Clay dries faster", all);
+        var general = (await site.PageAsync("/sheets/general")).QuerySelector("main").Words();
+        Assert.Contains("A medium felt wet or damp: 2 days", general);
     }
 
     [Fact]

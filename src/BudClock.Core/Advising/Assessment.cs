@@ -25,23 +25,38 @@ public sealed record Assessment(
 
     /// <summary>When its open organs are likely to reach their next turn; read when first asked for.</summary>
     public IReadOnlyList<Forecast> Forecasts =>
-        forecasts ??= [
-            .. Measuring.Forecasts.Read(
-                Recorded,
-                Plant.Acquired,
-                turn => Situation.Around.Kin(Plant, turn),
-                Plant.Genus,
-                Situation.Sheet,
-                On
-            ),
-            .. Gone ? [] : FlowerForecasts.Read(Situation),
-        ];
+        forecasts ??= Within<Forecast>(() =>
+            [
+                .. Measuring.Forecasts.Read(
+                    Recorded,
+                    Plant.Acquired,
+                    turn => Situation.Around.Kin(Plant, turn),
+                    Plant.Genus,
+                    Situation.Sheet,
+                    On
+                ),
+                .. Gone ? [] : FlowerForecasts.Read(Situation),
+            ]
+        );
 
     /// <summary>Recorded lanes, and those expected in the next three months; read when first asked for.</summary>
-    public IReadOnlyList<Lane> Lanes =>
-        lanes ??= !Gone
-            ? [.. Recorded, .. ExpectedLanes.Ahead(Situation.Sheet, Recorded, Forecasts, On, Situation.Around.Garden.Southern)]
-            : Recorded;
+    public IReadOnlyList<Lane> Lanes => lanes ??= Gone ? Recorded : [.. Recorded, .. Within(Expected)];
+
+    IReadOnlyList<Lane> Expected() => [.. ExpectedLanes.Ahead(Situation.Sheet, Recorded, Forecasts, On, Situation.Around.Garden.Southern)];
+
+    /// <summary>What is read later keeps within the plant too: a fault is noted, and nothing is forecast.</summary>
+    IReadOnlyList<T> Within<T>(Func<IReadOnlyList<T>> read)
+    {
+        try
+        {
+            return read();
+        }
+        catch (Exception fault) when (Boundary.Keeps(fault))
+        {
+            Fault = fault;
+            return [];
+        }
+    }
 
     /// <summary>Where new entries belong among its organs.</summary>
     public OrganBook Book => new(Plant, Recorded, Situation.Journal, Situation.Sheet.Organs);
@@ -50,7 +65,7 @@ public sealed record Assessment(
     public bool OnGeneralSheet => Situation.Sheet.Name == CultureSheets.General;
 
     /// <summary>What kept it from being assessed; null for nothing.</summary>
-    public Exception? Fault { get; init; }
+    public Exception? Fault { get; internal set; }
 
     /// <summary>What is said of the tray, reservoir or cover pot that it shares with others; none where it shares none.</summary>
     public IReadOnlyList<Advice> Shared { get; init; } = [];

@@ -1,6 +1,5 @@
 using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
-using BudClock.Core.Measuring;
 
 namespace BudClock.Core.Advising;
 
@@ -8,17 +7,18 @@ namespace BudClock.Core.Advising;
 public sealed class Assessor
 {
     readonly CultureSheets sheets;
+    readonly Dictionary<string, RuleBook> books;
 
     /// <summary>The sheets it assesses by.</summary>
     public CultureSheets Sheets => sheets;
 
-    /// <exception cref="InvalidDataException">A sheet names an unknown rule, or lacks a threshold that one needs.</exception>
+    /// <exception cref="InvalidDataException">A sheet names a rule that nobody knows, with its file and line.</exception>
     public Assessor(CultureSheets sheets)
     {
         this.sheets = sheets;
-        var missing = Advisers.MissingOn(sheets.All);
-        if (missing.Count > 0)
-            throw new InvalidDataException(string.Join(Environment.NewLine, missing));
+        if (Advisers.UnknownOn(sheets.All) is { Count: > 0 } unknown)
+            throw new InvalidDataException(string.Join(Environment.NewLine, unknown));
+        books = sheets.All.ToDictionary(sheet => sheet.Name, sheet => new RuleBook(sheet));
     }
 
     /// <summary>Assesses by the shipped sheets.</summary>
@@ -40,25 +40,18 @@ public sealed class Assessor
     /// <remarks>A plant that cannot be assessed is that plant's Look with the reason, never everybody's failure.</remarks>
     public Assessment Assess(Plant plant, Surroundings around, DateOnly today)
     {
-        var sheet = sheets.For(plant);
         var journal = PlantJournal.UpTo(today, plant.Entries);
-        var lanes = LaneReader.Read(journal);
+        var now = new Situation(plant, sheets.For(plant), journal, around, today);
         var ended = journal.Last(EntryKinds.Died, EntryKinds.GivenAway);
-        var now = Weigh(plant, sheet, journal, lanes, around, today);
         try
         {
-            return new(plant, today, now.Phase, lanes, ended is null ? Ask(now) : [], now) { Ended = ended };
+            return new(plant, today, now.Phase, now.Lanes, ended is null ? Ask(now) : [], now) { Ended = ended };
         }
-        catch (Exception fault)
-            when (fault
-                    is ArithmeticException
-                        or InvalidOperationException
-                        or ArgumentException
-                        or KeyNotFoundException
-                        or NullReferenceException
-            )
+        catch (Exception fault) when (Boundary.Keeps(fault))
         {
-            return new(plant, today, new(Phase.Growing, null), lanes, ended is null ? [CannotSay(fault, today)] : [], now)
+            // What is asked of it later finds an empty log, which every reading can take.
+            var unread = new Situation(plant, now.Sheet, PlantJournal.UpTo(today, []), new(around.Garden), today);
+            return new(plant, today, new(Phase.Growing, null), [], ended is null ? [CannotSay(fault, today)] : [], unread)
             {
                 Ended = ended,
                 Fault = fault,
@@ -66,41 +59,12 @@ public sealed class Assessor
         }
     }
 
-    static Situation Weigh(
-        Plant plant,
-        CultureSheet sheet,
-        PlantJournal journal,
-        IReadOnlyList<Lane> lanes,
-        Surroundings around,
-        DateOnly today
-    )
+    IReadOnlyList<Advice> Ask(Situation now)
     {
-        var astir = Astir.Read(journal, lanes, sheet);
-        // What may be awake is not judged as asleep: whether it rests is asked first.
-        var dryRest = sheet.Is(Traits.DryRest) && astir is null ? DryRest.Read(journal) : DryRest.None;
-        return new()
-        {
-            Plant = plant,
-            Sheet = sheet,
-            Today = today,
-            Journal = journal,
-            Lanes = lanes,
-            DryRest = dryRest,
-            Series = SeriesReader.Read(journal, lanes, plant.Organs),
-            NewRoots = NewRoots.Read(journal, dryRest.Woke),
-            Around = around,
-            Astir = astir,
-            Rest = astir is null ? RestState.Read(journal, lanes, sheet, around.Garden.Southern) : null,
-        };
-    }
-
-    static IReadOnlyList<Advice> Ask(Situation now)
-    {
-        var proposals = new List<Advice>();
-        foreach (var adviser in Advisers.All)
-            if (now.Sheet.Rule(adviser.Rule) is not null)
-                proposals.AddRange(adviser.Advise(now));
-        return Judgement.InOrder(GoesWithWater.In(Judgement.Settle(Guards.Over(now, proposals)), now.Today));
+        var (book, proposals) = (books[now.Sheet.Name], new List<Advice>());
+        foreach (var adviser in book.Advisers)
+            proposals.AddRange(adviser.Advise(now));
+        return Judgement.InOrder(GoesWithWater.In(Judgement.Settle(Guards.Over(book, now, proposals)), now.Today));
     }
 
     static Advice CannotSay(Exception fault, DateOnly today) =>

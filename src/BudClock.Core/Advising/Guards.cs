@@ -20,38 +20,36 @@ public static class Guards
     static readonly (string Topic, Care Care)[] Always = [(Topics.Water, Care.GiveWater), (Topics.Feed, Care.Feed)];
 
     /// <summary>The proposals as the guards leave them, and what guards say of water and feed where no rule did.</summary>
-    public static IEnumerable<Advice> Over(Situation now, IReadOnlyList<Advice> proposals)
+    public static IEnumerable<Advice> Over(RuleBook book, Situation now, IReadOnlyList<Advice> proposals)
     {
         foreach (var proposal in proposals)
-            yield return Over(now, proposal);
+            yield return Over(book, now, proposal);
         foreach (var (topic, care) in Always)
-            if (proposals.All(p => p.Care.Facts().Question != care.Facts().Question) && Stopped(now, care, []) is { Count: > 0 } stops)
+            if (
+                proposals.All(p => p.Care.Facts().Question != care.Facts().Question) && Stopped(book, now, care, []) is { Count: > 0 } stops
+            )
                 yield return Stop(new(topic, "", care, Verdict.Do, null, "", []), stops);
     }
 
-    static Advice Over(Situation now, Advice proposal)
+    static Advice Over(RuleBook book, Situation now, Advice proposal)
     {
         if (proposal.Verdict is Verdict.Hold)
             return proposal;
-        var stops = Stopped(now, proposal.Care, proposal.Overrides);
+        var stops = Stopped(book, now, proposal.Care, proposal.Overrides);
         if (stops.Count == 0)
             return proposal;
         // Who looks is not stopped from looking, only told what else to look at.
         return proposal.Verdict is Verdict.Look && stops[0].Stop.Verdict is Verdict.Look ? Beside(proposal, stops) : Stop(proposal, stops);
     }
 
-    /// <summary>The guards that stand before each act, in their order.</summary>
-    static readonly Dictionary<Care, IGuard[]> Before = Enum.GetValues<Care>()
-        .ToDictionary(care => care, care => All.Where(guard => guard.StandsBefore(care)).ToArray());
-
     /// <summary>What is stopped altogether stands before what somebody who looks may do.</summary>
-    static List<(IGuard Guard, Stop Stop)> Stopped(Situation now, Care care, IReadOnlyList<string> overrides)
+    static List<(IGuard Guard, Stop Stop)> Stopped(RuleBook book, Situation now, Care care, IReadOnlyList<string> overrides)
     {
         List<(IGuard Guard, Stop Stop)> stops = [];
         var holds = 0;
-        foreach (var guard in Before[care])
+        foreach (var guard in book.Before(care))
         {
-            if (now.Sheet.Rule(guard.Rule) is null || overrides.Contains(guard.Name) || guard.Stop(now, care) is not { } stop)
+            if (overrides.Contains(guard.Name) || guard.Stop(now, care) is not { } stop)
                 continue;
             if (stop.Verdict is Verdict.Hold)
                 stops.Insert(holds++, (guard, stop));

@@ -11,9 +11,6 @@ public interface IAdviser
     /// <summary>The rule's id, such as W1.</summary>
     string Rule { get; }
 
-    /// <summary>The thresholds a sheet must give for this rule.</summary>
-    IReadOnlyList<string> Thresholds { get; }
-
     /// <summary>What the rule says now; nothing when it has nothing to say.</summary>
     IEnumerable<Advice> Advise(Situation now);
 }

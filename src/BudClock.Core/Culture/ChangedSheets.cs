@@ -19,9 +19,10 @@ public static class ChangedSheets
                 },
             };
         var (rule, name) = Split(change.Name);
-        var thresholds = new Dictionary<string, Threshold>(sheet.Rule(rule)!.Thresholds);
+        var known = sheet.Rule(rule)!;
+        var thresholds = new Dictionary<string, Threshold>(known.Thresholds);
         thresholds[name] = thresholds[name] with { Value = value };
-        return sheet with { Rules = new Dictionary<string, RuleSheet>(sheet.Rules) { [rule] = new(thresholds) } };
+        return sheet with { Rules = sheet.Rules.With(rule, known with { Thresholds = thresholds }) };
     }
 
     /// <summary>What is wrong with a change of this sheet, as a sentence; null when it is sound.</summary>
@@ -32,9 +33,8 @@ public static class ChangedSheets
         var (rule, name) = Split(change.Name);
         if (sheet.Rule(rule)?.Thresholds.GetValueOrDefault(name) is not { } threshold)
             return $"{change.Name} is no number on the sheet {sheet.Name}.";
-        return threshold.Allows(value)
-            ? null
-            : Numbers($"{value:0.###} is outside {threshold.Least:0.###} to {threshold.Most:0.###} {threshold.Unit}.");
+        var limit = threshold.Limit;
+        return limit.Allows(value) ? null : Numbers($"{value:0.###} is outside {limit.Least:0.###} to {limit.Most:0.###} {limit.Unit}.");
     }
 
     static string? SchoolFault(SheetChange change, CultureSheet sheet)

@@ -8,7 +8,7 @@ public sealed record CultureSheet(
     string Title,
     string About,
     IReadOnlyList<string> Genera,
-    IReadOnlyDictionary<string, RuleSheet> Rules,
+    SheetRules Rules,
     IReadOnlyDictionary<string, SchoolQuestion> Schools,
     IReadOnlyList<UsualLane> Usual
 )
@@ -24,6 +24,11 @@ public sealed record CultureSheet(
 
     /// <summary>What to look for, and what it means.</summary>
     public IReadOnlyList<SheetSign> Signs { get; init; } = [];
+
+    /// <summary>
+    /// Numbers of rules that only some habits follow, for those that follow them; none but on the general sheet.
+    /// </summary>
+    public SheetRules HabitRules { get; init; } = SheetRules.None;
 
     /// <summary>Names of <see cref="Cautions"/> that hold for the whole plant.</summary>
     public IReadOnlyList<string> Cautions { get; init; } = [];
@@ -70,10 +75,7 @@ public sealed record CultureSheet(
         var (lead, second) = other.Is(Culture.Traits.DryRest) && !Is(Culture.Traits.DryRest) ? (other, this) : (this, other);
         return lead with
         {
-            Rules = lead.Rules.ToDictionary(
-                rule => rule.Key,
-                rule => second.Rule(rule.Key) is { } limits ? rule.Value.Stricter(rule.Key, limits) : rule.Value
-            ),
+            Rules = lead.Rules.Each((id, rule) => second.Rule(id) is { } limits ? rule.Stricter(limits) : rule),
             Light = (LightClass)Math.Min((int)lead.Light, (int)second.Light),
             WrongMedia = [.. lead.WrongMedia.Union(second.WrongMedia)],
             Cautions = [.. lead.Cautions.Union(second.Cautions)],
@@ -99,94 +101,30 @@ public sealed record CultureSheet(
         return null;
     }
 
-    /// <summary>The sheet with the rules, thresholds and schools of another where it has none of its own.</summary>
+    /// <summary>The sheet with the rules, numbers and schools of another where it has none of its own.</summary>
     public CultureSheet Over(CultureSheet basis) =>
         this with
         {
-            Rules = basis
-                .Rules.Keys.Union(Rules.Keys)
-                .ToDictionary(
-                    id => id,
-                    id =>
-                        (Rule(id), basis.Rule(id)) switch
-                        {
-                            ({ } own, { } other) => own.Over(other),
-                            (var own, var other) => (own ?? other)!,
-                        }
-                ),
+            Rules = Rules.Over(basis.Rules).Each((id, rule) => rule.Over(basis.HabitRules.Find(id))),
             WrongMedia = [.. WrongMedia.Union(basis.WrongMedia)],
             Schools = Schools.Concat(basis.Schools.Where(school => !Schools.ContainsKey(school.Key))).ToDictionary(),
         };
 
     /// <summary>The sheet's word on a rule; null when the habit does not follow it.</summary>
-    public RuleSheet? Rule(string id) => Rules.GetValueOrDefault(id);
-}
+    /// <param name="id">The rule's id, such as W1.</param>
+    public RuleSheet? Rule(string id) => Rules.Find(id);
 
-/// <summary>One rule's thresholds on a sheet, by name.</summary>
-public sealed record RuleSheet(IReadOnlyDictionary<string, Threshold> Thresholds)
-{
-    /// <summary>A threshold that the rule needs. Sheets are checked at start, so it is there.</summary>
-    public double this[string name] => Thresholds[name].Value;
+    /// <summary>The limits of a rule that this habit follows.</summary>
+    /// <typeparam name="T">The record of the rule's limits.</typeparam>
+    /// <exception cref="InvalidOperationException">The habit does not follow the rule: ask with <see cref="Find{T}"/>.</exception>
+    public T Limits<T>()
+        where T : class =>
+        Rules.Limits<T>() ?? throw new InvalidOperationException($"The sheet {Name} follows no rule with {typeof(T).Name}.");
 
-    /// <summary>A threshold that a sheet may leave out; null then.</summary>
-    public double? Find(string name) => Thresholds.GetValueOrDefault(name)?.Value;
-
-    /// <summary>Thresholds of which the higher one is the stricter; of all others it is the lower, and what no list names stays.</summary>
-    static readonly HashSet<string> HigherIsStricter =
-    [
-        "V4.feed",
-        "V4.danger",
-        "V4.danger-rest",
-        "W1.root-length-small",
-        "W1.root-length-large",
-        "W1.night",
-        "D3.warm",
-        "D4.night",
-        "E7.humid-from",
-        "F10.ph-from",
-    ];
-
-    static readonly HashSet<string> LowerIsStricter =
-    [
-        "V4.hot-night",
-        "V4.hot-day",
-        "F10.tds",
-        "F10.ph-to",
-        "F3.share",
-        "F3.rising",
-        "W6.tds",
-        "W6.depth",
-    ];
-
-    /// <summary>The thresholds of a rule with the stricter of two limits for each.</summary>
-    public RuleSheet Stricter(string rule, RuleSheet other) =>
-        new(
-            Thresholds.ToDictionary(
-                pair => pair.Key,
-                pair =>
-                    other.Thresholds.GetValueOrDefault(pair.Key) is { } second
-                    && IsStricter($"{rule}.{pair.Key}", second.Value, pair.Value.Value)
-                        ? second
-                        : pair.Value
-            )
-        );
-
-    static bool IsStricter(string name, double second, double first) =>
-        (HigherIsStricter.Contains(name) && second > first) || (LowerIsStricter.Contains(name) && second < first);
-
-    /// <summary>The thresholds of a rule, with those of another where it gives none.</summary>
-    public RuleSheet Over(RuleSheet basis) =>
-        new(basis.Thresholds.Where(threshold => !Thresholds.ContainsKey(threshold.Key)).Concat(Thresholds).ToDictionary());
-}
-
-/// <summary>A number to decide by, with its unit and the reason for it.</summary>
-/// <param name="Least">The least value that makes sense.</param>
-/// <param name="Most">The most that makes sense.</param>
-/// <param name="Genera">Genera it holds for; empty when it holds for the whole sheet.</param>
-public sealed record Threshold(double Value, double Least, double Most, string Unit, string Reason, IReadOnlyList<string> Genera)
-{
-    /// <summary>Whether a grower may set it to that: a number from <see cref="Least"/> to <see cref="Most"/>.</summary>
-    public bool Allows(double value) => value >= Least && value <= Most;
+    /// <summary>The limits of a rule; null when the habit does not follow it.</summary>
+    /// <typeparam name="T">The record of the rule's limits.</typeparam>
+    public T? Find<T>()
+        where T : class => Rules.Limits<T>();
 }
 
 /// <summary>A question on which good growers differ.</summary>

@@ -13,12 +13,16 @@ public sealed class CultureSheets
     readonly Dictionary<string, CultureSheet> byName;
     readonly ILookup<string, CultureSheet> byTaxon;
 
-    /// <exception cref="InvalidDataException">Two sheets share a genus or species for the same medium.</exception>
+    /// <exception cref="InvalidDataException">
+    /// A number is missing, with its file and line; or two sheets share a genus or species for the same medium.
+    /// </exception>
     public CultureSheets(IReadOnlyList<CultureSheet> sheets)
     {
         sheets = [.. sheets.Select(sheet => Whole(sheet, sheets, 0))];
         var general = sheets.FirstOrDefault(sheet => sheet.Name == General);
         All = sheets = general is null ? sheets : [.. sheets.Select(sheet => sheet.Over(general))];
+        if (sheets.SelectMany(Missing).ToList() is { Count: > 0 } missing)
+            throw new InvalidDataException(string.Join(Environment.NewLine, missing));
         byName = sheets.ToDictionary(sheet => sheet.Name);
         byTaxon = sheets
             .SelectMany(sheet => sheet.Genera, (sheet, taxon) => (sheet, taxon))
@@ -41,6 +45,18 @@ public sealed class CultureSheets
             throw new InvalidDataException($"Sheet {sheet.Name} is like itself.");
         return sheet.LikeSheet(Whole(other, all, depth + 1));
     }
+
+    /// <summary>What a rule needs and a sheet that names it does not give, nor the sheets below it.</summary>
+    static IEnumerable<SheetFault> Missing(CultureSheet sheet) =>
+        from rule in sheet.Rules.All
+        from limit in RuleLimits.Of(rule.Key)?.Limits ?? []
+        let row = rule.Value.Thresholds.GetValueOrDefault(limit.Name)
+        where row is null ? !limit.Optional : row.Reason.Length == 0
+        select new SheetFault(
+            rule.Value.At?.File ?? sheet.Name,
+            rule.Value.At?.Line ?? 1,
+            $"{rule.Key}: {(row is null ? $"{limit.Name} is missing" : $"{limit.Name} has no reason")}"
+        );
 
     /// <summary>The sheets that ship with Bud Clock.</summary>
     public static CultureSheets Shipped { get; } = new(ReadShipped());

@@ -18,6 +18,7 @@ public sealed class SheetReader(string file) : YamlFile(file)
             "about",
             "genera",
             "rules",
+            "habit-rules",
             "schools",
             "usual",
             "organs",
@@ -36,12 +37,13 @@ public sealed class SheetReader(string file) : YamlFile(file)
             Text(root, "title"),
             Text(root, "about"),
             Words(root, "genera"),
-            Map(root, "rules", (_, node) => Rule(node)),
+            Rules(root, "rules"),
             Map(root, "schools", School),
             Rows(root, "usual", Usual)
         )
         {
             Organs = Organs(root),
+            HabitRules = Rules(root, "habit-rules"),
             Media = Words(root, "media"),
             Traits = [.. Words(root, "traits").Select(name => Trait(root, name))],
             Light = Light(root),
@@ -60,26 +62,50 @@ public sealed class SheetReader(string file) : YamlFile(file)
         return Faults.Count == 0 ? sheet : null;
     }
 
-    RuleSheet Rule(YamlMappingNode rule) => new(Children(rule).ToDictionary(pair => pair.Key, pair => Threshold(pair.Node)));
+    SheetRules Rules(YamlMappingNode root, string key) => new(Map(root, key, Rule));
 
-    Threshold Threshold(YamlMappingNode node)
+    RuleSheet Rule(string id, YamlMappingNode rows)
     {
-        Known(node, "value", "range", "unit", "reason", "genera");
-        var (value, (least, most)) = (Number(node, "value"), Range(node));
-        if (value < least || value > most)
-            Fault(node, string.Create(CultureInfo.InvariantCulture, $"the value {value} is outside its own range, {least} to {most}"));
-        return new(value, least, most, Text(node, "unit"), Text(node, "reason"), Words(node, "genera"));
+        var limits = RuleLimits.Of(id);
+        var read = new Dictionary<string, Threshold>();
+        foreach (var (key, row) in rows.Children)
+            if (limits?.Find(key.ToString()) is { } limit)
+                read[limit.Name] = Threshold(limit, row);
+            else
+                Fault(
+                    key,
+                    limits is null
+                        ? $"{id} is decided by no number"
+                        : $"{id} knows no \"{key}\"; it knows {string.Join(", ", limits.Limits.Select(one => one.Name))}"
+                );
+        return new(read, PlaceOf(rows));
     }
 
-    (double Least, double Most) Range(YamlMappingNode node)
+    /// <summary>"7 days" alone, which has the usual reason; or a value with a reason of its own.</summary>
+    Threshold Threshold(Limit limit, YamlNode row)
     {
-        var ends = Words(node, "range")
-            .Select(word => double.TryParse(word, CultureInfo.InvariantCulture, out var end) ? end : double.NaN)
-            .ToList();
-        if (ends is [var least, var most] && least <= most)
-            return (least, most);
-        Fault(node, "range: expected the least and the most that make sense, such as [1, 60]");
-        return (double.MinValue, double.MaxValue);
+        if (row is not YamlMappingNode node)
+            return new(Value(limit, row, row.ToString()), limit, "");
+        Known(node, "value", "reason");
+        return new(Value(limit, node, Text(node, "value")), limit, Find(node, "reason") ?? "");
+    }
+
+    double Value(Limit limit, YamlNode at, string text)
+    {
+        if (limit.Kind == typeof(bool))
+        {
+            if (text is not ("yes" or "no"))
+                Fault(at, $"{limit.Name}: expected yes or no, got \"{text}\"");
+            return text == "yes" ? 1 : 0;
+        }
+        var parts = text.Split(' ', 2);
+        if (!double.TryParse(parts[0], NumberStyles.Float, CultureInfo.InvariantCulture, out var value))
+            Fault(at, $"{limit.Name}: expected a number, got \"{text}\"");
+        else if (parts.ElementAtOrDefault(1) != limit.Unit)
+            Fault(at, $"{limit.Name}: expected {limit.Unit}, got \"{text}\"");
+        else if (!limit.Allows(value))
+            Fault(at, string.Create(CultureInfo.InvariantCulture, $"{limit.Name}: {value} is outside {limit.Least} to {limit.Most}"));
+        return value;
     }
 
     string Trait(YamlNode at, string name)

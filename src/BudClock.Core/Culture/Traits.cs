@@ -51,6 +51,24 @@ public static class Traits
     /// <summary>Rests in summer and grows through winter.</summary>
     public const string SummerRest = "summer-rest";
 
+    /// <summary>Watered from below, so that its crown stays dry (rule W5).</summary>
+    public const string FromBelow = "from-below";
+
+    /// <summary>Kept evenly damp, never quite dry in growth (rule W4).</summary>
+    public const string NeverDry = "never-dry";
+
+    /// <summary>Over its water it gets a little, often, in place of a filling (rule W10).</summary>
+    public const string LittleOften = "little-often";
+
+    /// <summary>Repotted bare and dry, before it wakes (rule D6).</summary>
+    public const string RepottedDry = "repotted-dry";
+
+    /// <summary>Bears a repot in bud or flower (rule D8).</summary>
+    public const string RepottedInFlower = "repotted-in-flower";
+
+    /// <summary>Makes other leaves for the winter, which are not its end (rule W7).</summary>
+    public const string WinterForm = "winter-form";
+
     /// <summary>Every trait, in the order of the documentation.</summary>
     public static readonly IReadOnlyList<string> All =
     [
@@ -70,6 +88,12 @@ public static class Traits
         Succulent,
         CoolGrower,
         SummerRest,
+        FromBelow,
+        NeverDry,
+        LittleOften,
+        RepottedDry,
+        RepottedInFlower,
+        WinterForm,
     ];
 }
 

@@ -94,6 +94,9 @@ public abstract class YamlFile(string file)
             Fault(key, $"\"{key}\" is not known here; known are {string.Join(", ", keys)}");
     }
 
+    /// <summary>Where something stands.</summary>
+    protected SheetPlace PlaceOf(YamlNode node) => new(file, node.Start.Line);
+
     /// <summary>Notes a fault.</summary>
     protected void Fault(YamlNode at, string what) => faults.Add(new(file, at.Start.Line, what));
 }

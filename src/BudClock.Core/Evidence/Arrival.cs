@@ -1,4 +1,5 @@
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -12,6 +13,7 @@ namespace BudClock.Core.Evidence;
 /// <param name="QuarantineUntil">The last day it is kept apart; null for none.</param>
 /// <param name="WrongMedium">The words that say that it came in a medium it must not stay in; null for none, and once it was
 /// repotted.</param>
+/// <param name="Days">How long a plant counts as a newcomer: plain water and no feed (common practice).</param>
 public sealed record Arrival(
     DateOnly Arrived,
     int Day,
@@ -19,38 +21,36 @@ public sealed record Arrival(
     string? From,
     Entry? Found,
     DateOnly? QuarantineUntil,
-    string? WrongMedium
+    string? WrongMedium,
+    int Days
 )
 {
-    /// <summary>How long a plant counts as a newcomer: plain water and no feed (common practice).</summary>
-    public const int NewcomerDays = 28;
-
-    const int NewsDays = 60;
-
     /// <summary>In its first weeks.</summary>
-    public bool IsNewcomer => Day < NewcomerDays;
+    public bool IsNewcomer => Day < Days;
 
     /// <summary>The arrival, or null where no day is known, or it is still to come.</summary>
-    public static Arrival? Read(Plant plant, PlantJournal journal, CultureSheet? sheet, DateOnly today)
+    public static Arrival? Read(Plant plant, PlantJournal journal, CultureSheet sheet, DateOnly today)
     {
         var entry = journal.Last(Acquired);
         if ((entry?.On ?? plant.Acquired) is not { } arrived || arrived > today)
             return null;
         var found = journal.Of(Inspected).LastOrDefault(e => e.On >= arrived);
+        var limits = sheet.Limits<NewcomerLimits>();
         return new(
             arrived,
             today.DayNumber - arrived.DayNumber,
-            arrived.AddDays(NewcomerDays),
+            arrived.AddDays(limits.Newcomer),
             plant.Source ?? entry?.Text,
             found,
             plant.QuarantineUntil,
-            today.DayNumber - arrived.DayNumber <= NewsDays ? Wrong(plant, journal, sheet, arrived, entry, found) : null
+            today.DayNumber - arrived.DayNumber <= limits.News ? Wrong(plant, journal, sheet, arrived, entry, found) : null,
+            limits.Newcomer
         );
     }
 
-    static string? Wrong(Plant plant, PlantJournal journal, CultureSheet? sheet, DateOnly arrived, Entry? entry, Entry? found)
+    static string? Wrong(Plant plant, PlantJournal journal, CultureSheet sheet, DateOnly arrived, Entry? entry, Entry? found)
     {
-        if (sheet is null || journal.FirstSince(arrived, Repotted) is not null)
+        if (journal.FirstSince(arrived, Repotted) is not null)
             return null;
         var told = new[] { plant.Medium, found?.Text, entry?.Text }.OfType<string>();
         return told.Select(words => sheet.WrongMedia.FirstOrDefault(word => words.Contains(word, StringComparison.OrdinalIgnoreCase)))

@@ -1,4 +1,5 @@
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -8,9 +9,6 @@ namespace BudClock.Core.Evidence;
 /// <param name="AsleepSince">The day its rest began, by the log.</param>
 public sealed record Astir(Entry Sign, DateOnly AsleepSince)
 {
-    /// <summary>The last of the old leaves may hang for so long after they were written off.</summary>
-    const int LastLeafDays = 14;
-
     /// <summary>The sign in words: "leaves limp".</summary>
     public string Words => Sign.Kind == Leaves ? $"leaves {Sign.Text}" : Sign.Kind.Words.ToLowerInvariant();
 
@@ -25,7 +23,7 @@ public sealed record Astir(Entry Sign, DateOnly AsleepSince)
             return null;
         var sign = journal
             .Of(Leaves, LeafCount, LeafSpan)
-            .LastOrDefault(e => e.On > rest.From.AddDays(LastLeafDays) && e.Amount is not { InBase: <= 0 });
+            .LastOrDefault(e => e.On > rest.From.AddDays(sheet.Limits<SleepLimits>().LastLeaf) && e.Amount is not { InBase: <= 0 });
         if (sign is null || journal.Last(LeavesGone, Lifted, Stored, WinterRosette) is { } answer && PlantJournal.IsAfter(answer, sign))
             return null;
         return journal.Has(WinterRosette) && journal.Last(WinterRosette)!.On >= rest.From ? null : new(sign, rest.From);

@@ -1,6 +1,7 @@
 using System.Globalization;
 using BudClock.Core.Climate;
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Measuring;
 
 namespace BudClock.Core.Evidence;
@@ -21,10 +22,6 @@ public sealed record BulbInterval(Spread Days, string Words)
 
     /// <summary>It is from lots that bloomed here.</summary>
     public bool Learned { get; init; }
-
-    /// <summary>No flower opens below this, °C: what counts is the warmth above it.</summary>
-    /// <remarks>Makes 28 days at 16 °C five to six weeks on a cool sill of 11 to 12 °C (common practice); assumed as such.</remarks>
-    const double BaseC = 2;
 
     /// <summary>Lots differ by the weather of their weeks, as a share of their days.</summary>
     const double LotsApart = 0.17;
@@ -53,9 +50,9 @@ public sealed record BulbInterval(Spread Days, string Words)
                 Learned = true,
             };
         }
-        var rule = sheet.Rule("B2")!;
-        var usual = rule["days"];
-        var days = meanC is { } mean && mean > BaseC + 2 ? usual * ((rule["bright-c"] - BaseC) / (mean - BaseC)) : usual;
+        var rule = sheet.Limits<ForcingLimits>();
+        var usual = rule.Days;
+        var days = meanC is { } mean && mean > rule.BaseC + 2 ? usual * ((rule.BrightC - rule.BaseC) / (mean - rule.BaseC)) : usual;
         return new(Spread.Around(days, days * UnlearnedShare), Text($"about {days:0} days from planting"));
     }
 
@@ -63,18 +60,19 @@ public sealed record BulbInterval(Spread Days, string Words)
     /// <param name="record">Of the place where it stands.</param>
     public static BulbInterval? ByWarmth(CultureSheet sheet, PlaceRecord record, DateOnly planted, DateOnly today)
     {
-        var rule = sheet.Rule("B2")!;
-        var wants = rule["days"] * (rule["bright-c"] - BaseC);
+        var rule = sheet.Limits<ForcingLimits>();
+        var baseC = rule.BaseC;
+        var wants = rule.Days * (rule.BrightC - baseC);
         var last = record.Days.Where(day => day.Day > today.AddDays(-LastDays) && day.Day <= today && day.MeanC is not null).ToList();
         if (last.Count == 0)
             return null;
-        var rate = Math.Max(1, last.Average(day => day.MeanC!.Value) - BaseC);
+        var rate = Math.Max(1, last.Average(day => day.MeanC!.Value) - baseC);
         // Days that nobody measured are taken to be as the last ones.
         var had = 0d;
         for (var day = planted.AddDays(1); day <= today; day = day.AddDays(1))
-            had += Math.Max(0, (record.Day(day)?.MeanC - BaseC) ?? rate);
+            had += Math.Max(0, (record.Day(day)?.MeanC - baseC) ?? rate);
         var days = today.DayNumber - planted.DayNumber + (Math.Max(0, wants - had) / rate);
-        return new(Spread.Around(days, days * UnlearnedShare), Text($"the warmth it had, and {rate + BaseC:0.#} °C now"));
+        return new(Spread.Around(days, days * UnlearnedShare), Text($"the warmth it had, and {rate + baseC:0.#} °C now"));
     }
 
     static string Text(FormattableString text) => text.ToString(CultureInfo.InvariantCulture);

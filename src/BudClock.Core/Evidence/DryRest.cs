@@ -1,3 +1,4 @@
+using BudClock.Core.Culture.Limits;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -11,12 +12,6 @@ public sealed record DryRest(DateOnly? RestSince, DateOnly? Woke, Entry? FirstWa
     /// <summary>Of a habit without a dry rest.</summary>
     public static readonly DryRest None = new(null, null, null);
 
-    /// <summary>Without a logged leaf fall, this many days without water before a new growth count as a dry rest.</summary>
-    public const int DryDays = 60;
-
-    /// <summary>A growth older than this has matured, whether or not that was logged.</summary>
-    const int LongestGrowthDays = 270;
-
     /// <summary>It is bare and rests.</summary>
     public bool Asleep => RestSince is not null && Woke is null;
 
@@ -27,13 +22,14 @@ public sealed record DryRest(DateOnly? RestSince, DateOnly? Woke, Entry? FirstWa
     /// Reads the newest season: from the last logged leaf fall, or from a growth after a long dry time where a whole
     /// wet season has passed since, or none was logged.
     /// </summary>
-    public static DryRest Read(PlantJournal journal)
+    /// <param name="limits">How long a dry rest and the longest growth are.</param>
+    public static DryRest Read(PlantJournal journal, SleepLimits limits)
     {
         var rest = journal.Last(LeavesGone)?.On;
         var season = rest is { } since ? From(rest, FirstSign(journal, since), journal) : new(null, null, null);
         if (season.Asleep || season.Waking)
             return season;
-        var later = FirstAfterDry(journal);
+        var later = FirstAfterDry(journal, limits);
         return later > (season.FirstWater?.On ?? DateOnly.MinValue) ? From(rest, later, journal) : season;
     }
 
@@ -45,15 +41,18 @@ public sealed record DryRest(DateOnly? RestSince, DateOnly? Woke, Entry? FirstWa
     static bool IsSign(Entry e) =>
         e.Kind == GrowthStarted || e.Kind == RootsStarted || ((e.Kind == GrowthHeight || e.Kind == RootLength) && e.Amount?.InBase > 0);
 
-    /// <summary>Nobody waters a plant that rests dry: a growth after 60 dry days, with none before it still growing, ends a rest.</summary>
-    static DateOnly? FirstAfterDry(PlantJournal journal) =>
-        journal.Of(GrowthStarted).LastOrDefault(growth => !WateredBefore(journal, growth) && !StillGrowing(journal, growth))?.On;
+    /// <summary>Nobody waters a plant that rests dry: a growth after two dry months, with none before it still growing, ends a rest.</summary>
+    static DateOnly? FirstAfterDry(PlantJournal journal, SleepLimits limits) =>
+        journal
+            .Of(GrowthStarted)
+            .LastOrDefault(growth => !WateredBefore(journal, growth, limits) && !StillGrowing(journal, growth, limits))
+            ?.On;
 
-    static bool WateredBefore(PlantJournal journal, Entry growth) =>
-        journal.Waterings.Any(w => w.On < growth.On && w.On > growth.On.AddDays(-DryDays));
+    static bool WateredBefore(PlantJournal journal, Entry growth, SleepLimits limits) =>
+        journal.Waterings.Any(w => w.On < growth.On && w.On > growth.On.AddDays(-limits.Dry));
 
-    static bool StillGrowing(PlantJournal journal, Entry growth) =>
+    static bool StillGrowing(PlantJournal journal, Entry growth, SleepLimits limits) =>
         journal.Of(GrowthStarted, GrowthMatured, GrowthStopped, LeavesGone).LastOrDefault(e => e.On < growth.On) is { } before
         && before.Kind == GrowthStarted
-        && before.On > growth.On.AddDays(-LongestGrowthDays);
+        && before.On > growth.On.AddDays(-limits.LongestGrowth);
 }

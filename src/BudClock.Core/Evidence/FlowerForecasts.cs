@@ -1,3 +1,4 @@
+using BudClock.Core.Culture;
 using BudClock.Core.Measuring;
 using BudClock.Core.Programmes;
 
@@ -17,7 +18,7 @@ public static class FlowerForecasts
 
     static Forecast? Planted(Situation now)
     {
-        if (now.Sheet.Rule("B2") is null || now.Journal.Last(EntryKinds.Planted) is not { } planted)
+        if (!now.Sheet.Is(Traits.Forced) || now.Journal.Last(EntryKinds.Planted) is not { } planted)
             return null;
         if (now.Journal.FirstSince(planted.On, EntryKinds.BloomOpened, EntryKinds.Blooms, EntryKinds.Stored) is not null)
             return null;
@@ -29,7 +30,7 @@ public static class FlowerForecasts
 
     static Forecast? Programme(Situation now)
     {
-        if (now.Programme is not { State: RunState.Running, Programme.Done.Count: > 0 } run || now.Sheet.Rule("B2") is not null)
+        if (now.Programme is not { State: RunState.Running, Programme.Done.Count: > 0 } run || now.Sheet.Is(Traits.Forced))
             return null;
         return now.Outlook.Of(run) is [.., { Earliest: { } from, Likely: { } likely, Latest: { } to }]
             ? new(Forecasts.ProgrammeDone, null, now.Today, from, likely, to, run.Programme.Title)

@@ -1,3 +1,4 @@
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Measuring;
 
 namespace BudClock.Core.Evidence;
@@ -10,10 +11,6 @@ namespace BudClock.Core.Evidence;
 /// <param name="Because">Why it is stretched, as a sentence; empty when it is not.</param>
 public sealed record Interval(Rhythm Rhythm, double Stretch, string Because)
 {
-    const double HotC = 30;
-    const double WarmC = 27;
-    const double CoolC = 15;
-
     /// <summary>Days, as stretched.</summary>
     public double Days => Rhythm.Days * Stretch;
 
@@ -37,18 +34,18 @@ public sealed record Interval(Rhythm Rhythm, double Stretch, string Because)
     /// <summary>The sheet's guide, and whether it is meant for any pot.</summary>
     static (double From, double To, bool Scaled) Guide(Situation now)
     {
-        var sheet = now.Sheet;
+        var (sheet, any) = (now.Sheet, now.Limits<IntervalLimits>());
         if (Mounted(now))
-            return (1, 3, true);
-        if (sheet.Rule("W5") is { } below)
-            return Same(below[now.Daylight.Hours >= 14 ? "every-summer" : "every-winter"], false);
-        if (sheet.Rule("W4") is { } wet)
-            return Same(wet[now.Around.Outdoors ? "every-outdoors" : "every-indoors"], true);
-        if (sheet.Rule("W3") is { } dry)
-            return (dry["every-from"], dry["every-to"], true);
-        if (sheet.Rule("W16") is { } pebbles)
-            return Same(pebbles["every"], false);
-        return (5, 10, true);
+            return (any.MountFrom, any.MountTo, true);
+        if (sheet.Find<FromBelowLimits>() is { } below)
+            return Same(now.Daylight.Hours >= below.Summer ? below.EverySummer : below.EveryWinter, false);
+        if (sheet.Find<NeverDryLimits>() is { } wet)
+            return Same(now.Around.Outdoors ? wet.EveryOutdoors : wet.EveryIndoors, true);
+        if (sheet.Find<DryOutLimits>() is { } dry)
+            return (dry.EveryFrom, dry.EveryTo, true);
+        if (sheet.Find<PebblesLimits>() is { } pebbles)
+            return Same(pebbles.Every, false);
+        return (any.AnyFrom, any.AnyTo, true);
 
         static (double, double, bool) Same(double days, bool scaled) => (days, days, scaled);
     }
@@ -64,60 +61,50 @@ public sealed record Interval(Rhythm Rhythm, double Stretch, string Because)
     /// </summary>
     static double Scale(Situation now)
     {
-        var pot = now.Plant.Pot;
-        var scale =
-            (pot?.Kind is "clay" ? 0.8 : 1)
-            * (
-                pot?.DiameterCm switch
-                {
-                    < 9 => 0.8,
-                    > 18 => 1.25,
-                    _ => 1,
-                }
-            );
-        if (now.Around.Weather.HotDays(now.Today, 3, double.MinValue).Warmest is not { Value: var warmest })
-            return scale;
+        var (pot, limits) = (now.Plant.Pot, now.Limits<IntervalLimits>());
+        var scale = pot?.Kind is "clay" ? limits.Clay : 1;
+        if (pot?.DiameterCm < limits.SmallTo)
+            scale *= limits.Small;
+        else if (pot?.DiameterCm > limits.LargeFrom)
+            scale *= limits.Large;
+        return scale * Warmth(now, limits);
+    }
+
+    static double Warmth(Situation now, IntervalLimits limits)
+    {
+        if (now.Around.Weather.HotDays(now.Today, limits.Days, double.MinValue).Warmest is not { Value: var warmest })
+            return 1;
         var openAndHot =
             now.Around.Place?.Setting is "glasshouse" or "outdoors"
             && now.Plant.Medium?.Contains("bark", StringComparison.OrdinalIgnoreCase) == true;
-        return scale
-            * (
-                warmest >= HotC
-                    ? openAndHot
-                        ? 0.3
-                        : 0.5
-                    : warmest >= WarmC
-                        ? 0.75
-                        : warmest <= CoolC
-                            ? 1.5
-                            : 1
-            );
+        return warmest >= limits.HotFrom ? (openAndHot ? limits.OpenHot : limits.Hot)
+            : warmest >= limits.WarmFrom ? limits.Warm
+            : warmest <= limits.CoolTo ? limits.Cool
+            : 1;
     }
 }
 
 /// <summary>What lengthens the days between waterings: bloom indoors (W12), the season going down (W17), a vine's winter (D7).</summary>
 public static class Stretched
 {
-    /// <summary>From here on lamps keep a plant growing whatever the month; colder nights are felt all the same (rule W17).</summary>
-    const double WarmNightC = 16;
-
     /// <summary>The factor, and why, as a sentence; 1 and nothing where nothing does.</summary>
     public static (double Factor, string Because) Read(Situation now)
     {
-        if (now.Sheet.Rule("D7") is { } vine && VineRests(now))
-            return (vine["stretch"], " In winter it drinks less.");
-        if (now.Sheet.Rule("W17") is { } aroid && SeasonDown(now, aroid["day-length"]))
-            return (aroid["stretch"], " Days are short: keep it on the dry side.");
-        if (now.Sheet.Rule("W12") is { } bloom && now.Open(LaneKind.Bloom) && !now.Around.Outdoors)
-            return (bloom["stretch"], " In bloom indoors sparingly, so that the flowers last.");
+        if (now.Sheet.Find<WinterLimits>() is { } vine && VineRests(now))
+            return (vine.Stretch, " In winter it drinks less.");
+        if (now.Sheet.Find<AroidStretchLimits>() is { } aroid && SeasonDown(now, aroid.DayLength))
+            return (aroid.Stretch, " Days are short: keep it on the dry side.");
+        if (now.Sheet.Find<BloomStretchLimits>() is { } bloom && now.Open(LaneKind.Bloom) && !now.Around.Outdoors)
+            return (bloom.Stretch, " In bloom indoors sparingly, so that the flowers last.");
         return (1, "");
     }
 
     /// <summary>Rule D7: winter slows a vine, unless lamps keep it growing.</summary>
     public static bool VineRests(Situation now) =>
-        now.Sheet.Rule("D7") is { } vine && now.Daylight.ShorterThan(vine["day-length"]) && !now.Around.Lamps(vine["lamps"]);
+        now.Sheet.Find<WinterLimits>() is { } vine && now.Daylight.ShorterThan(vine.DayLength) && !now.Around.Lamps(vine.Lamps);
 
     /// <summary>Rule W17: days are short, and no lamps over warm nights make up for it.</summary>
     public static bool SeasonDown(Situation now, double dayLength) =>
-        now.Daylight.ShorterThan(dayLength) && !(now.Around.Lamps(dayLength) && !(now.CoolestNightC?.Value < WarmNightC));
+        now.Daylight.ShorterThan(dayLength)
+        && !(now.Around.Lamps(dayLength) && !(now.CoolestNightC?.Value < now.Limits<AroidStretchLimits>().WarmNight));
 }

@@ -7,14 +7,12 @@ namespace BudClock.Core.Evidence;
 /// <param name="Sign">The newest entry that saw them.</param>
 /// <param name="Treated">The newest treatment since the case began; null while there was none.</param>
 /// <param name="ClearLooks">Looks since that found none, each on a day of its own.</param>
+/// <param name="Needed">So many clear looks, a week apart, end it.</param>
 /// <param name="LastLook">The newest of sign, treatment and clear look: from here the next look is counted.</param>
-public sealed partial record PestCase(Entry Sign, Entry? Treated, int ClearLooks, Entry LastLook)
+public sealed partial record PestCase(Entry Sign, Entry? Treated, int ClearLooks, Entry LastLook, int Needed)
 {
-    /// <summary>So many clear looks, a week apart, end it.</summary>
-    public const int LooksNeeded = 2;
-
     /// <summary>Not yet found clear twice, nor written to be over.</summary>
-    public bool Open => ClearLooks < LooksNeeded;
+    public bool Open => ClearLooks < Needed;
 
     /// <summary>"mealy bug"; "pests" where nobody wrote which.</summary>
     public string Words => string.IsNullOrWhiteSpace(Sign.Text) ? "pests" : Sign.Text;
@@ -26,20 +24,21 @@ public sealed partial record PestCase(Entry Sign, Entry? Treated, int ClearLooks
     public bool OnNewGrowth => Sign.Text is { } words && Newest().IsMatch(words);
 
     /// <summary>The newest case; null for a plant on which none were ever seen.</summary>
-    public static PestCase? Read(PlantJournal journal)
+    /// <param name="needed">So many clear looks end it.</param>
+    public static PestCase? Read(PlantJournal journal, int needed)
     {
         PestCase? pests = null;
         foreach (var entry in journal.Of(Pest, EntryKinds.Treated, Inspected, Looked, Rinsed))
-            pests = Next(pests, entry);
+            pests = Next(pests, entry, needed);
         return pests;
     }
 
-    static PestCase? Next(PestCase? pests, Entry entry)
+    static PestCase? Next(PestCase? pests, Entry entry, int needed)
     {
         if (entry.Kind == Pest && entry.Text?.Contains("algae", StringComparison.OrdinalIgnoreCase) == true)
             return pests;
         if (entry.Kind == Pest && !IsClear(entry))
-            return new(entry, pests is { Open: true } ? pests.Treated : null, 0, entry);
+            return new(entry, pests is { Open: true } ? pests.Treated : null, 0, entry, needed);
         if (pests is not { Open: true })
             return pests;
         if (entry.Kind == EntryKinds.Treated && !IsClear(entry))
@@ -50,7 +49,7 @@ public sealed partial record PestCase(Entry Sign, Entry? Treated, int ClearLooks
             return pests;
         return pests with
         {
-            ClearLooks = entry.Text is { } words && Over().IsMatch(words) ? LooksNeeded : pests.ClearLooks + 1,
+            ClearLooks = entry.Text is { } words && Over().IsMatch(words) ? pests.Needed : pests.ClearLooks + 1,
             LastLook = entry,
         };
     }

@@ -1,3 +1,4 @@
+using BudClock.Core.Culture.Limits;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -5,8 +6,6 @@ namespace BudClock.Core.Evidence;
 /// <summary>The phase of a day with the day it began, if the journal tells.</summary>
 public sealed record PhaseRead(Phase Phase, DateOnly? Since)
 {
-    const int MovingDays = 60;
-
     /// <summary>
     /// Reads the phase from the evidence. What shows most outranks the rest: flower before spike before waking; a plant
     /// without live roots is recovering whatever its shoots do, unless it rests.
@@ -52,7 +51,7 @@ public sealed record PhaseRead(Phase Phase, DateOnly? Since)
     static bool Moves(Situation now, Lane? growth) =>
         growth is not null
         && (
-            growth.From > now.Today.AddDays(-MovingDays)
-            || now.Series.Any(series => series.Moves && series.Last.On > now.Today.AddDays(-MovingDays))
+            growth.From > now.Today.AddDays(-now.Limits<WinterLimits>().Moving)
+            || now.Series.Any(series => series.Moves && series.Last.On > now.Today.AddDays(-now.Limits<WinterLimits>().Moving))
         );
 }

@@ -1,4 +1,5 @@
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -9,20 +10,29 @@ namespace BudClock.Core.Evidence;
 /// <param name="Lifted">Out of the pot.</param>
 /// <param name="Checked">The last day anybody felt it.</param>
 /// <param name="Feel">What was felt then; null before the first check.</param>
+/// <param name="NextCheck">The day on which it is felt again.</param>
 /// <param name="Wakes">When its kind usually wakes; the plant itself decides.</param>
-public sealed record RestState(DateOnly Since, Entry? Stored, bool Lifted, DateOnly Checked, Entry? Feel, DateOnly? Wakes)
+public sealed record RestState(
+    DateOnly Since,
+    Entry? Stored,
+    bool Lifted,
+    DateOnly Checked,
+    Entry? Feel,
+    DateOnly? Wakes,
+    DateOnly NextCheck
+)
 {
     /// <summary>Somebody felt it since it began to rest.</summary>
     public bool Felt => Feel is not null;
-
-    const int PreparedDays = 60; // lifting and drying come some weeks before or after the last leaf
 
     /// <summary>The rest that is going on, or null.</summary>
     public static RestState? Read(PlantJournal journal, IReadOnlyList<Lane> lanes, CultureSheet sheet, bool southern)
     {
         if (lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Rest, Open: true }) is not { } rest)
             return null;
-        var stored = journal.Of(EntryKinds.Stored, EntryKinds.Lifted).LastOrDefault(e => e.On >= rest.From.AddDays(-PreparedDays));
+        var stored = journal
+            .Of(EntryKinds.Stored, EntryKinds.Lifted)
+            .LastOrDefault(e => e.On >= rest.From.AddDays(-sheet.Limits<RestLimits>().Prepared));
         var feel = journal.Of(Tuber, Base, Bulbs).LastOrDefault(e => e.On >= rest.From);
         return new(
             rest.From,
@@ -30,7 +40,8 @@ public sealed record RestState(DateOnly Since, Entry? Stored, bool Lifted, DateO
             stored is not null && stored.Text?.Contains("in the pot", StringComparison.OrdinalIgnoreCase) != true,
             feel?.On ?? rest.From,
             feel,
-            Waking(sheet, rest.From, southern)
+            Waking(sheet, rest.From, southern),
+            (feel?.On ?? rest.From).AddDays((int)sheet.Limits<RestLimits>().Check)
         );
     }
 
@@ -44,7 +55,7 @@ public sealed record RestState(DateOnly Since, Entry? Stored, bool Lifted, DateO
             Enumerable
                 .Range(0, 3)
                 .Select(year => next.From.In(since.Year + year - 1, southern))
-                .FirstOrDefault(day => day > since.AddDays(30))
+                .FirstOrDefault(day => day > since.AddDays(sheet.Limits<RestLimits>().Least))
                 is var wakes
             && wakes == default
             ? null

@@ -1,4 +1,5 @@
 using System.Text.RegularExpressions;
+using BudClock.Core.Culture.Limits;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -35,25 +36,22 @@ public sealed partial record RootsFound(RootState State, Entry? Rests, DateOnly?
 
     static readonly EntryKind[] Told = [.. Signs, Acquired, Inspected, Divided, Repotted];
 
-    const int SeasonDays = 270;
-
     static readonly string[] Rootless = ["cutting", "leaf", "corm"];
 
     /// <summary>No live root, and no cutting that is about to make its first.</summary>
     public bool Dead => State is RootState.None && !Unrooted;
 
     /// <summary>Reads the roots from a journal.</summary>
-    /// <param name="few">A count up to this is few.</param>
+    /// <param name="limits">How many are few, and how long a cutting, leaf or corm may take to its first roots.</param>
     /// <param name="strongCm">New roots this long count as before the loss.</param>
-    /// <param name="rootingDays">How long a cutting, leaf or corm may take to its first roots.</param>
-    public static RootsFound Read(Plant plant, PlantJournal journal, DateOnly today, double few, double strongCm, int rootingDays)
+    public static RootsFound Read(Plant plant, PlantJournal journal, DateOnly today, RootLimits limits, double strongCm)
     {
         var (state, lost) = (RootState.Unknown, (DateOnly?)null);
         Entry? rests = null;
         Seen<double>? longest = null;
         foreach (var entry in journal.Of(Told))
         {
-            if (Says(entry, state, few, strongCm) is not { } said)
+            if (Says(entry, state, limits.Few, strongCm) is not { } said)
                 continue;
             if (said is RootState.None)
                 (lost, longest) = (state is RootState.None ? lost : entry.On, null);
@@ -64,9 +62,9 @@ public sealed partial record RootsFound(RootState State, Entry? Rests, DateOnly?
             (state, rests) = (said, entry);
         }
         // Few roots of a former season have become many, or there would be no plant to ask about.
-        if (state is RootState.Few && rests!.On < today.AddDays(-SeasonDays))
+        if (state is RootState.Few && rests!.On < today.AddDays(-limits.Season))
             (state, lost) = (RootState.Alive, null);
-        return new(state, rests, lost, longest, IsUnrooted(plant, journal, today, state, rootingDays));
+        return new(state, rests, lost, longest, IsUnrooted(plant, journal, today, state, limits.Rooting));
     }
 
     static RootState? Says(Entry entry, RootState before, double few, double strongCm)

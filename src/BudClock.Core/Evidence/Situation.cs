@@ -1,5 +1,6 @@
 using BudClock.Core.Climate;
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Measuring;
 using BudClock.Core.Programmes;
 
@@ -9,9 +10,8 @@ namespace BudClock.Core.Evidence;
 /// All the evidence on one plant and one day, weighed once: every rule, page and report asks here, and none reads a sign alone.
 /// </summary>
 /// <remarks>Each finding is read when it is first asked for, and kept. Not for use by several threads at once.</remarks>
-public sealed class Situation
+public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal journal, Surroundings around, DateOnly today)
 {
-    Ages? ages;
     RootsFound? roots;
     Wetness? wetness;
     Thirst? thirst;
@@ -19,55 +19,63 @@ public sealed class Situation
     Levels? levels;
     Daylight? daylight;
     Sleep? sleep;
-    Arrival? arrival;
-    RotCase? rot;
-    PestCase? pests;
     Temper? temper;
-    ProgrammeRun? programme;
-    bool arrivalRead,
-        rotRead,
-        pestsRead,
-        programmeRead;
+    IReadOnlyList<Lane>? lanes;
+    IReadOnlyList<OrganSeries>? series;
+    DryRest? dryRest;
+    NewRoots? newRoots;
+    PhaseRead? phase;
+    Once<Astir> astir;
+    Once<RestState> rest;
+    Once<Arrival> arrival;
+    Once<RotCase> rot;
+    Once<PestCase> pests;
+    Once<ProgrammeRun> programme;
+    Once<SaltExcess> salts;
+    Once<EarlySoak> earlySoak;
+    Once<TwoGrowths> twoGrowths;
 
     /// <summary>The plant.</summary>
-    public required Plant Plant { get; init; }
+    public Plant Plant => plant;
 
     /// <summary>The sheet it is read by.</summary>
-    public required CultureSheet Sheet { get; init; }
+    public CultureSheet Sheet => sheet;
 
     /// <summary>The day it is judged on; later entries are not there.</summary>
-    public required DateOnly Today { get; init; }
+    public DateOnly Today => today;
 
     /// <summary>The plant's entries up to today.</summary>
-    public required PlantJournal Journal { get; init; }
-
-    /// <summary>What each organ was doing.</summary>
-    public required IReadOnlyList<Lane> Lanes { get; init; }
-
-    /// <summary>Where it stands between leaf fall and first water, for habits with a dry rest.</summary>
-    public required DryRest DryRest { get; init; }
+    public PlantJournal Journal => journal;
 
     /// <summary>The garden, the weather of the plant's place, its kind, and what it shares water or a store with.</summary>
-    public required Surroundings Around { get; init; }
+    public Surroundings Around => around;
+
+    /// <summary>What each organ was doing.</summary>
+    public IReadOnlyList<Lane> Lanes => lanes ??= LaneReader.Read(Journal);
+
+    /// <summary>Where it stands between leaf fall and first water, for habits with a dry rest.</summary>
+    /// <remarks>What may be awake is not judged as asleep: whether it rests is asked first.</remarks>
+    public DryRest DryRest =>
+        dryRest ??= Sheet.Is(Traits.DryRest) && Astir is null ? DryRest.Read(Journal, Limits<SleepLimits>()) : DryRest.None;
 
     /// <summary>What has been measured, organ by organ, the newest first.</summary>
-    public IReadOnlyList<OrganSeries> Series { get; init; } = [];
+    public IReadOnlyList<OrganSeries> Series => series ??= SeriesReader.Read(Journal, Lanes, Plant.Organs);
 
     /// <summary>The rest that is on record; null for a plant in growth, and for one that may have woken.</summary>
-    public RestState? Rest { get; init; }
+    public RestState? Rest =>
+        Astir is null ? rest.Is(this, static now => RestState.Read(now.Journal, now.Lanes, now.Sheet, now.Around.Garden.Southern)) : null;
 
     /// <summary>Leaves on what sleeps by the log; null where the log does not contradict itself.</summary>
-    public Astir? Astir { get; init; }
+    public Astir? Astir => astir.Is(this, static now => Astir.Read(now.Journal, now.Lanes, now.Sheet));
 
     /// <summary>How long each kind of evidence is good for.</summary>
-    public Ages Ages => ages ??= Ages.Of(Sheet);
+    public Ages Ages => Limits<Ages>();
 
     /// <summary>Has it live roots?</summary>
-    public RootsFound Roots =>
-        roots ??= RootsFound.Read(Plant, Journal, Today, Needs("V3", "few"), Needs("F7", "strong"), (int)Needs("V3", "rooting"));
+    public RootsFound Roots => roots ??= RootsFound.Read(Plant, Journal, Today, Limits<RootLimits>(), Limits<NewRootLimits>().Strong);
 
     /// <summary>The new roots since it woke, for habits with a dry rest.</summary>
-    public NewRoots NewRoots { get; init; } = NewRoots.None;
+    public NewRoots NewRoots => newRoots ??= NewRoots.Read(Journal, DryRest.Woke);
 
     /// <summary>How wet the medium is, and when water was given.</summary>
     public Wetness Wetness => wetness ??= Wetness.Read(Journal, Today, Ages);
@@ -81,8 +89,8 @@ public sealed class Situation
             this,
             Interval.Days,
             Interval.Rhythm.Own ? Interval.To : null,
-            Needs("V1", "third") / 100,
-            (int)Needs("V1", "forgotten")
+            Limits<ThirstLimits>().Third / 100,
+            Limits<ThirstLimits>().Forgotten
         );
 
     /// <summary>The water below it.</summary>
@@ -95,22 +103,24 @@ public sealed class Situation
     public Sleep Sleep => sleep ??= Sleep.Read(this);
 
     /// <summary>How it came; null where no day is known.</summary>
-    public Arrival? Arrival => arrivalRead ? arrival : Read(ref arrivalRead, ref arrival, () => Arrival.Read(Plant, Journal, Sheet, Today));
+    public Arrival? Arrival => arrival.Is(this, static now => Arrival.Read(now.Plant, now.Journal, now.Sheet, now.Today));
 
     /// <summary>Rot, from its finding to its end; null for a plant that never rotted.</summary>
-    public RotCase? Rot => rotRead ? rot : Read(ref rotRead, ref rot, () => RotCase.Read(Journal));
+    public RotCase? Rot => rot.Is(this, static now => RotCase.Read(now.Journal));
 
     /// <summary>Pests, from the day they were seen to the second clear look; null where none were.</summary>
-    public PestCase? Pests => pestsRead ? pests : Read(ref pestsRead, ref pests, () => PestCase.Read(Journal));
+    public PestCase? Pests => pests.Is(this, static now => PestCase.Read(now.Journal, now.Limits<PestLimits>().Looks));
 
     /// <summary>Too cold or too warm for it, measured or forecast.</summary>
     public Temper Temper => temper ??= Temper.Read(this);
 
     /// <summary>Its newest programme; null where none was started.</summary>
     public ProgrammeRun? Programme =>
-        programmeRead || !Journal.Has(EntryKinds.ProgrammeStarted)
-            ? programme
-            : Read(ref programmeRead, ref programme, () => ProgrammeRuns.Newest(Plant, Sheet, Journal, Counted, Around.Programmes, Today));
+        Journal.Has(EntryKinds.ProgrammeStarted)
+            ? programme.Is(this, static now =>
+                ProgrammeRuns.Newest(now.Plant, now.Sheet, now.Journal, now.Counted, now.Around.Programmes, now.Today)
+            )
+            : null;
 
     /// <summary>What programmes are counted by; an unmeasured garden where nothing is known of its places.</summary>
     public ProgrammeAround Counted => Around.Places ?? new(Around.Days, _ => PlaceRecord.Empty, _ => Around.Place);
@@ -132,8 +142,6 @@ public sealed class Situation
     /// <summary>The state in one word.</summary>
     public PhaseRead Phase => phase ??= PhaseRead.Read(this);
 
-    PhaseRead? phase;
-
     /// <summary>On record as resting, or as leafless and waiting for its new growth.</summary>
     public bool Resting => Rest is not null || DryRest.Asleep;
 
@@ -149,15 +157,38 @@ public sealed class Situation
     /// <summary>The coolest night of the last days at the plant's place, °C.</summary>
     public Seen<double>? CoolestNightC => Around.Weather.CoolestNight(Today, Ages.Nights);
 
+    /// <summary>Salts above what its roots bear; null for none.</summary>
+    public SaltExcess? Salts => salts.Is(this, SaltExcess.Read);
+
+    /// <summary>A first soak that came too early; null for none.</summary>
+    public EarlySoak? EarlySoak => earlySoak.Is(this, EarlySoak.Read);
+
+    /// <summary>Two growths at once; null for none.</summary>
+    public TwoGrowths? TwoGrowths => twoGrowths.Is(this, TwoGrowths.Read);
+
+    /// <summary>How long its new roots have to be before the first soak, cm. For habits with a dry rest.</summary>
+    public double NeededRootCm => Limits<FirstSoakLimits>().NeededCm(Plant.Pot?.DepthCm);
+
+    /// <summary>Bulbs that are held back for a day: the first step of their programme is to wait.</summary>
+    public bool HeldBack => Sheet.Is(Traits.Forced) && Programme is { State: RunState.Running, Steps.Count: 1 };
+
+    /// <summary>
+    /// Roots that grow in days so short that a small pot over water gets a little, often (rule W10); null for none, and for any other
+    /// habit.
+    /// </summary>
+    public Lane? WinterRoots =>
+        Sheet.Find<LittleOftenLimits>() is { } limits && InGrowth && Daylight.ShorterThan(limits.ShortDays)
+            ? Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Roots, Open: true })
+            : null;
+
     /// <summary>An organ of that lane is under way.</summary>
     public bool Open(LaneKind kind) => Lanes.Any(lane => lane.Kind == kind && lane.Open);
 
-    /// <summary>A threshold of a rule on this plant's sheet.</summary>
-    public double Needs(string rule, string threshold) => Sheet.Rule(rule)![threshold];
-
-    /// <summary>Whether a threshold that names genera is meant for this plant.</summary>
-    public bool IsFor(string rule, string threshold) =>
-        Sheet.Rule(rule)!.Thresholds[threshold].Genera.Contains(Plant.Genus, StringComparer.OrdinalIgnoreCase);
+    /// <summary>The limits of a rule that this plant's habit follows.</summary>
+    /// <typeparam name="T">The record of the rule's limits.</typeparam>
+    /// <exception cref="InvalidOperationException">The habit does not follow the rule.</exception>
+    public T Limits<T>()
+        where T : class => Sheet.Limits<T>();
 
     /// <summary>The school that the grower chose for this plant, else the sheet's; null where the sheet knows no such question.</summary>
     public ChosenSchool? School(string question)
@@ -169,14 +200,6 @@ public sealed class Situation
             schools.Answers[chosen],
             [.. schools.Answers.Values.Where(s => s.Name != chosen).Select(s => new OtherSchool(s.Name, s.Does, s.Risks))]
         );
-    }
-
-    static T? Read<T>(ref bool done, ref T? kept, Func<T?> read)
-        where T : class
-    {
-        if (!done)
-            (kept, done) = (read(), true);
-        return kept;
     }
 }
 

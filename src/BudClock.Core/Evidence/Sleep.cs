@@ -1,4 +1,5 @@
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -27,12 +28,6 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
 {
     static readonly Sleep Awake = new(SleepKind.None, null, "");
 
-    /// <summary>So many leaves that go within <see cref="GoingDays"/> are the way to rest; one is age.</summary>
-    const int LeavesGoing = 2;
-    const int GoingDays = 45;
-    const int DoneDays = 70;
-    const int UnknownDays = 90;
-
     static readonly EntryKind[] Life =
     [
         LeafStarted,
@@ -59,7 +54,7 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
             return new(SleepKind.Resting, rest.Since, $"resting since {Dates.Near(rest.Since, now.Today)}");
         if (now.DryRest.Asleep)
             return new(SleepKind.Resting, now.DryRest.RestSince, $"leafless since {Dates.Near(now.DryRest.RestSince!.Value, now.Today)}");
-        if (now.Around.Place?.Setting == "store" && !Alive(now, now.Today.AddDays(-UnknownDays)) && !JustPlanted(now))
+        if (now.Around.Place?.Setting == "store" && !Alive(now, now.Today.AddDays(-now.Limits<SleepLimits>().Unknown)) && !JustPlanted(now))
             return new(SleepKind.Perhaps, null, "it stands in a store, and nobody wrote of a leaf");
         if (now.DryRest.Waking || !now.Sheet.Is(Traits.LeaflessRest))
             return Awake;
@@ -72,7 +67,7 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
     /// </summary>
     static Sleep? Going(Situation now)
     {
-        var since = now.Today.AddDays(-DoneDays);
+        var since = now.Today.AddDays(-now.Limits<SleepLimits>().Done);
         var woke = now.Journal.Last(GrowthStarted, LeafStarted, SummerLeaves)?.On;
         var leaves = now
             .Journal.Of(Leaves, LeafDropped)
@@ -80,13 +75,13 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
             .ToList();
         var ordered = Ordered(now);
         var matured = now.Journal.Last(GrowthMatured, GrowthStarted) is { } last && last.Kind == GrowthMatured;
-        var enough = ordered is null && !matured ? LeavesGoing : 1;
+        var enough = ordered is null && !matured ? now.Limits<SleepLimits>().LeavesGoing : 1;
         if (leaves.Count < enough)
             return ordered is { } day ? new(SleepKind.Going, day, $"you sent it to rest {Dates.Ago(day, now.Today)}") : null;
         if (ordered is null && !InSeason(now, leaves[^1].On))
             return null;
-        if (leaves[^1].On.DayNumber - leaves[0].On.DayNumber > GoingDays + 20)
-            leaves = [.. leaves.Where(e => e.On > leaves[^1].On.AddDays(-GoingDays))];
+        if (leaves[^1].On.DayNumber - leaves[0].On.DayNumber > now.Limits<SleepLimits>().Going + 20)
+            leaves = [.. leaves.Where(e => e.On > leaves[^1].On.AddDays(-now.Limits<SleepLimits>().Going))];
         return leaves.Count < enough ? null : new(SleepKind.Going, leaves[0].On, $"leaves going since {Dates.Short(leaves[0].On)}");
     }
 
@@ -109,7 +104,7 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
         if (now.Sheet.Is(Traits.SummerRest))
             return Usual(now) is not null;
         var light = on is { } day ? Daylight.Of(now.Around.Garden, day) : now.Daylight;
-        var limit = now.Sheet.Rule("D1")?.Find("day-length") ?? 12.5;
+        var limit = now.Sheet.Find<LeafFallLimits>()?.DayLength ?? now.Limits<SleepLimits>().DayLength;
         return light.GoesDown(limit)
             || (light.Falling == true && now.Temper.Cold && light.Hours < limit + 1)
             || (now.Daylight.GoesDown(limit) && Usual(now) is not null);
@@ -127,7 +122,7 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
         if (now.Daylight.Equatorial)
             return null;
         if (now.Around.Garden.Latitude is null)
-            return Alive(now, now.Today.AddDays(-UnknownDays))
+            return Alive(now, now.Today.AddDays(-now.Limits<SleepLimits>().Unknown))
                 ? null
                 : new(
                     SleepKind.Perhaps,
@@ -151,7 +146,7 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
     /// <summary>While it wakes, what was seen through its rest counts too.</summary>
     static DateOnly SpanStart(Situation now, DateOnly from) =>
         now.Sheet.Is(Traits.DryRest) && now.Sheet.PhaseOn(now.Today, now.Around.Garden.Southern)?.Phase.Phase is Phase.Waking
-            ? from.AddDays(-UnknownDays)
+            ? from.AddDays(-now.Limits<SleepLimits>().Unknown)
             : from;
 
     static bool Alive(Situation now, DateOnly since) => now.Journal.Of(Life).Any(e => e.On >= since && e.Amount is not { InBase: <= 0 });

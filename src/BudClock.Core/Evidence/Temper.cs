@@ -1,4 +1,5 @@
 using BudClock.Core.Climate;
+using BudClock.Core.Culture.Limits;
 
 namespace BudClock.Core.Evidence;
 
@@ -30,8 +31,6 @@ public sealed record Temper(
     DayAhead? HotAhead
 )
 {
-    const int HotSpellDays = 3;
-
     /// <summary>Below what it is fed and freely watered in.</summary>
     public bool Cold => Night?.Value < FeedC;
 
@@ -47,23 +46,23 @@ public sealed record Temper(
     /// <summary>Reads the sheet's limits against the weather of the place.</summary>
     public static Temper Read(Situation now)
     {
-        var (limits, weather) = (now.Sheet.Rule("V4")!, now.Around.Weather);
-        var danger = now.Resting && limits.Find("danger-rest") is { } rest ? rest : limits["danger"];
-        var (measured, ahead) = ((int)limits["measured"], (int)limits["ahead"]);
-        var (hotNight, hotDay) = (limits.Find("hot-night"), limits.Find("hot-day"));
+        var (limits, weather) = (now.Limits<TemperatureLimits>(), now.Around.Weather);
+        var danger = now.Resting && limits.DangerRest is { } rest ? rest : limits.Danger;
+        var (measured, ahead) = (limits.Measured, limits.Ahead);
+        var (hotNight, hotDay) = (limits.HotNight, limits.HotDay);
         var last = weather.LastNight(now.Today, measured);
         var own = !now.Around.Indoors || weather.AheadIsOwn;
         return new(
             weather.CoolestNight(now.Today, measured),
-            limits["feed"],
+            limits.Feed,
             danger,
             own ? weather.FirstBelow(danger, now.Today, ahead) : null,
-            own ? weather.FirstBelow(limits["feed"], now.Today, ahead) : null,
-            own ? weather.LastBelow(limits["feed"], now.Today, ahead) : null,
+            own ? weather.FirstBelow(limits.Feed, now.Today, ahead) : null,
+            own ? weather.LastBelow(limits.Feed, now.Today, ahead) : null,
             own ? weather.FirstPerhapsBelow(danger, now.Today, ahead) : null,
             hotNight is { } warmest && last?.Value > warmest ? last : null,
             hotNight is { } limit && own ? weather.FirstWarmNight(limit, now.Today, ahead) : null,
-            hotDay is { } most && weather.HotDays(now.Today, HotSpellDays, most) is (>= 2, { } hottest) ? hottest : null,
+            hotDay is { } most && weather.HotDays(now.Today, limits.HotDays, most) is (>= 2, { } hottest) ? hottest : null,
             hotDay is { } bears && own ? weather.FirstHotSpell(bears, now.Today, ahead) : null
         );
     }

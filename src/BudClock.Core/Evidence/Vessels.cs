@@ -1,4 +1,5 @@
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -8,8 +9,6 @@ public static class Vessels
 {
     /// <summary>The kind of pot without drainage.</summary>
     public const string CoverPot = "cover pot";
-
-    const int ReadForDays = 60;
 
     static readonly string[] InertMedia = ["semi-hydro", "pellet", "leca", "water culture", "jar", "wick"];
 
@@ -39,11 +38,14 @@ public static class Vessels
         if (now.Plant.Medium is not null)
             return InertMedia.Any(word => now.Plant.Medium.Contains(word, StringComparison.OrdinalIgnoreCase))
                 || now.Plant.Medium == "water";
-        return now.Journal.Last(Reservoir)?.On >= now.Today.AddDays(-ReadForDays);
+        return now.Journal.Last(Reservoir)?.On >= now.Today.AddDays(-now.Limits<ReservoirLimits>().Read);
     }
 
     /// <summary>Water that stands where it must not: a cover pot without drainage.</summary>
     public static bool InCoverPot(Situation now) => now.Plant.Pot?.Kind == CoverPot || now.Around.Vessel?.Kind == Vessel.CoverPot;
+
+    /// <summary>Water that was seen in its cover pot and neither tipped out nor watered over since; null for none.</summary>
+    public static LevelSeen? StandingInCoverPot(Situation now) => InCoverPot(now) && now.Levels.Level is { Cm: > 0 } level ? level : null;
 
     /// <summary>The water below a plant: its own record, and that of the vessel it shares.</summary>
     public static Levels LevelsOf(Situation now)
@@ -56,7 +58,7 @@ public static class Vessels
             over ? Reservoir : Tray,
             stands,
             over || stands,
-            over ? now.Sheet.Rule("W9")?.Find("low") ?? Levels.EmptyCm : Levels.EmptyCm
+            over ? now.Limits<ReservoirLimits>().Low : Levels.EmptyCm
         );
     }
 }

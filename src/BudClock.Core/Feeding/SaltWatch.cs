@@ -1,5 +1,5 @@
 using BudClock.Core.Advising;
-using BudClock.Core.Advising.Feeding;
+using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Feeding;
 
@@ -53,7 +53,7 @@ public sealed record SaltWatch(Assessment Plant, int FeedsSince, DateOnly? Flush
             journal.Of(EntryKinds.Fed).Count(e => !(e.On <= flushed)),
             flushed,
             runOff is null ? null : new(runOff.Amount!.Value.InBase, runOff.On),
-            SaltAdviser.Of(plant.Situation.Sheet).TdsPpm,
+            SaltExcess.BornBy(plant.Situation.Sheet).TdsPpm,
             plant.Advice.FirstOrDefault(advice => advice is { Asks: true, Care: Care.Flush })
         );
     }

@@ -1,5 +1,4 @@
 using System.Globalization;
-using BudClock.Core.Advising.Feeding;
 using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using BudClock.Core.Mixing;
@@ -13,7 +12,7 @@ public static class SetRecipe
     public static IReadOnlyList<string> Objections(Situation now, Recipe recipe, Shelf shelf)
     {
         var objections = new List<string>();
-        var bears = SaltAdviser.Of(now.Sheet).TdsPpm;
+        var bears = SaltExcess.BornBy(now.Sheet).TdsPpm;
         if (now.Sheet.Is(Traits.Carnivore) && recipe.Feeds.Count > 0)
             objections.Add("A carnivore gets nothing in the medium, ever: feed there kills its roots (F8).");
         if (shelf.Litre(recipe) is { } mix && mix.TdsPpm > bears)

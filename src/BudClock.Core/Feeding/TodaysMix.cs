@@ -138,8 +138,8 @@ public sealed record BottleToMix(
             :
             [
                 .. sheets.SelectMany(sheet =>
-                    SaltAdviser
-                        .Of(sheet.First().Situation.Sheet)
+                    SaltExcess
+                        .BornBy(sheet.First().Situation.Sheet)
                         .Warnings(
                             tdsPpm,
                             ph,

@@ -1,5 +1,7 @@
 using BudClock.Core.Advising;
 using BudClock.Core.Climate;
+using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 using BudClock.Core.Programmes;
@@ -115,8 +117,7 @@ public sealed class Agenda
     /// <summary>An order that is corrected is another entry of the same day, and the same thing in a calendar.</summary>
     static string Key(Assessment plant, ProgrammeRun run) => $"{plant.Plant.Tag}/{run.Programme.Name}/{run.Order.Entry.On.DayNumber}";
 
-    static bool IsHeldBack(Assessment plant, ProgrammeRun run) =>
-        plant.Situation.Sheet.Rule("B2") is not null && run is { State: RunState.Running, Steps.Count: 1, Order.BloomOn: not null };
+    static bool IsHeldBack(Assessment plant, ProgrammeRun run) => plant.Situation.HeldBack && run.Order.BloomOn is not null;
 
     /// <summary>Bulbs that are held back for a day: planting, light, flower.</summary>
     IEnumerable<AgendaItem> Bulbs(Assessment plant)
@@ -130,7 +131,7 @@ public sealed class Agenda
             yield return new(
                 $"{key}/order",
                 AgendaKind.LastDay,
-                plantOn.AddDays(-(int)plant.Situation.Needs("B2", "order")),
+                plantOn.AddDays(-plant.Situation.Limits<ForcingLimits>().Order),
                 "Order the bulbs by now.",
                 tags
             );
@@ -144,7 +145,7 @@ public sealed class Agenda
         yield return new(
             $"{key}/light",
             AgendaKind.Move,
-            plantOn.AddDays((int)plant.Situation.Needs("B2", "dark")),
+            plantOn.AddDays(plant.Situation.Limits<ForcingLimits>().Dark),
             "Out of the dark: bright, at about 16 °C.",
             tags
         );

@@ -1,5 +1,5 @@
-using BudClock.Core.Advising.Blooming;
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Planning;
@@ -87,7 +87,7 @@ public sealed record BulbPlan(IReadOnlyList<BulbLot> Lots, BulbInterval Took, IR
         DateOnly? storedOn = null
     )
     {
-        var rule = sheet.Rule("B2")!;
+        var rule = sheet.Limits<ForcingLimits>();
         var all = wishes.Concat(everyDays is { } every && every > 0 ? Succession(sheet, wishes[0], every, took, southern) : []);
         var lots = all.DistinctBy(wish => wish.Wanted).OrderBy(wish => wish.Wanted).Take(MostLots).Select(Lot).ToList();
         return new(lots, took, [.. Space(lots)]);
@@ -98,19 +98,19 @@ public sealed record BulbPlan(IReadOnlyList<BulbLot> Lots, BulbInterval Took, IR
             var lot = new BulbLot(
                 wish.Wanted,
                 wish.Bulbs,
-                plant.AddDays(-(int)rule["order"]),
+                plant.AddDays(-rule.Order),
                 plant,
-                plant.AddDays((int)rule["dark"]),
+                plant.AddDays(rule.Dark),
                 plant.AddDays((int)Math.Round(took.From)),
                 plant.AddDays((int)Math.Round(took.To)),
-                (int)Math.Ceiling(wish.Bulbs / (double)vessel.Holds(rule["bulb"]))
+                (int)Math.Ceiling(wish.Bulbs / (double)vessel.Holds(rule.Bulb))
             );
             return lot with { Warnings = [.. Against(lot)] };
         }
 
         IEnumerable<string> Against(BulbLot lot)
         {
-            var last = BulbDates.LastDay(sheet, lot.Plant, southern);
+            var last = rule.LastDay(lot.Plant, southern);
             if (lot.Plant < today)
                 yield return "Its planting day is past. Planted today it would bloom about "
                     + $"{Dates.Near(today.AddDays((int)Math.Round(took.Likely)), today)}.";
@@ -118,7 +118,7 @@ public sealed record BulbPlan(IReadOnlyList<BulbLot> Lots, BulbInterval Took, IR
                 yield return "The usual day to order is past: only bulbs that are in a shop nearby come in time.";
             if (lot.Plant > last)
                 yield return $"Planted after {Dates.Short(last)} they run into long warm days, and stems grow weak.";
-            if (storedOn is { } stored && lot.Plant.DayNumber - stored.DayNumber > rule["keeps"] * 7)
+            if (storedOn is { } stored && lot.Plant.DayNumber - stored.DayNumber > rule.Keeps * 7)
                 yield return $"By then they are held back for {(lot.Plant.DayNumber - stored.DayNumber) / 7} weeks, longer than bulbs stay "
                     + "sound: feel them first.";
         }
@@ -127,7 +127,7 @@ public sealed record BulbPlan(IReadOnlyList<BulbLot> Lots, BulbInterval Took, IR
     /// <summary>The same wish again and again, as long as its planting day lies before the end of early spring.</summary>
     static IEnumerable<BulbWish> Succession(CultureSheet sheet, BulbWish first, int every, BulbInterval took, bool southern)
     {
-        var last = BulbDates.LastDay(sheet, first.Wanted.AddDays(-(int)Math.Round(took.Likely)), southern);
+        var last = sheet.Limits<ForcingLimits>().LastDay(first.Wanted.AddDays(-(int)Math.Round(took.Likely)), southern);
         for (var lot = 1; lot < MostLots; lot++)
         {
             var wanted = first.Wanted.AddDays(lot * every);

@@ -1,4 +1,5 @@
 using System.Globalization;
+using BudClock.Core.Advising.Resting;
 using BudClock.Core.Climate;
 using BudClock.Core.Culture;
 
@@ -12,7 +13,7 @@ public sealed record StoreSound(bool? Sound, string Words)
     /// <summary>Reads the record of a store from a day on.</summary>
     public static StoreSound Of(CultureSheet sheet, PlaceRecord record, DateOnly since, DateOnly today)
     {
-        var (cool, warm) = (sheet.Rule("D10")!["cool"], sheet.Rule("D10")!["warm"]);
+        var (cool, warm) = (sheet.Limits<BulbStoreLimits>().Cool, sheet.Limits<BulbStoreLimits>().Warm);
         var days = record.Days.Where(day => day.Day >= since && day.Day <= today && day.MinC is not null).ToList();
         if (days.Count == 0)
             return new(

@@ -1,4 +1,6 @@
 using BudClock.Core.Advising;
+using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 using BudClock.Core.Programmes;
@@ -96,7 +98,7 @@ public sealed record TriggerBoard(IReadOnlyList<TriggerLane> Lanes, IReadOnlyLis
 
     static TriggerLane? Lane(Assessment plant, ProgrammeRun run, DateOnly today)
     {
-        if (plant.Situation.Sheet.Rule("B2") is not null && run.Steps.Count <= 1)
+        if (plant.Situation.Sheet.Is(Traits.Forced) && run.Steps.Count <= 1)
             return run.Order.BloomOn is { } wanted ? Bulbs(plant, run, wanted) : null;
         var spans = new List<TriggerSpan>();
         foreach (var done in run.Steps.Where(step => step.To is not null))
@@ -129,7 +131,7 @@ public sealed record TriggerBoard(IReadOnlyList<TriggerLane> Lanes, IReadOnlyLis
     {
         var took = BulbInterval.Of(plant.Situation);
         var planting = wanted.AddDays(-(int)Math.Round(took.Likely));
-        var light = planting.AddDays((int)plant.Situation.Needs("B2", "dark"));
+        var light = planting.AddDays(plant.Situation.Limits<ForcingLimits>().Dark);
         return new(
             plant.Plant.Tag,
             plant.Plant.Called,

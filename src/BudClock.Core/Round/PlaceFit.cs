@@ -1,7 +1,9 @@
 using System.Globalization;
 using BudClock.Core.Advising;
+using BudClock.Core.Advising.Placing;
 using BudClock.Core.Climate;
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Round;
@@ -103,9 +105,9 @@ public sealed record PlaceFit(Place Place, bool Here, IReadOnlyList<FitOf> Thing
 
     static FitOf? Heat(Situation now, PlaceWeather at)
     {
-        var limits = now.Sheet.Rule("V4")!;
+        var limits = now.Limits<TemperatureLimits>();
         var last = at.Weather.Days.Where(day => day.On > now.Today.AddDays(-Days)).ToList();
-        if (limits.Find("hot-night") is { } hotNight)
+        if (limits.HotNight is { } hotNight)
         {
             var warmest = at.Weather.Nights.Where(night => night.On > now.Today.AddDays(-Days)).MaxBy(night => night.Value);
             return warmest is null
@@ -116,7 +118,7 @@ public sealed record PlaceFit(Place Place, bool Here, IReadOnlyList<FitOf> Thing
                     Say($"warmest night {warmest.Value:0.#} °C; it bears {hotNight:0.#} °C")
                 );
         }
-        if (limits.Find("hot-day") is not { } hotDay)
+        if (limits.HotDay is not { } hotDay)
             return null;
         if (last.Count == 0)
             return new("Heat", Suits.Unknown, Say($"days not measured; it bears {hotDay:0.#} °C"));
@@ -145,7 +147,7 @@ public sealed record PlaceFit(Place Place, bool Here, IReadOnlyList<FitOf> Thing
 
     static FitOf? Air(Situation now, PlaceWeather at)
     {
-        if (now.Sheet.Rule("E7")?.Find("humid-from") is not { } least || now.Resting)
+        if (now.Sheet.Find<HumidityLimits>()?.HumidFrom is not { } least || now.Resting)
             return null;
         return at.Weather.MeanHumidity(now.Today, Days) is { } humidity
             ? new(
@@ -167,7 +169,7 @@ public sealed record PlaceFit(Place Place, bool Here, IReadOnlyList<FitOf> Thing
 
     static FitOf? DarkNights(Situation now, Place place)
     {
-        if (now.Sheet.Rule("B6")?.Find("dark") is not { } dark || place.LampHours is not > 0)
+        if (now.Sheet.Find<LongNightsLimits>()?.Dark is not { } dark || place.LampHours is not > 0)
             return null;
         return place.LampsFrom is { } from
             ? new(

@@ -1,6 +1,7 @@
 using System.Globalization;
 using BudClock.Core.Advising;
 using BudClock.Core.Advising.Vessels;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Round;
@@ -68,12 +69,7 @@ public sealed record SitterSheet(DateOnly From, DateOnly To, IReadOnlyList<Sitte
             return new(plant, [], "needs nothing");
         var every = Math.Max(
             1,
-            (int)
-                Math.Round(
-                    water.Care is Care.GiveWater
-                        ? now.Interval.Days
-                        : now.Levels.RefillDays ?? now.Sheet.Rule("W9")?["every"] ?? now.Interval.Days
-                )
+            (int)Math.Round(water.Care is Care.GiveWater ? now.Interval.Days : now.Levels.RefillDays ?? now.Limits<ReservoirLimits>().Every)
         );
         var first = water.Verdict is Verdict.Hold ? water.Due ?? to.AddDays(1) : plant.On;
         var days = Days(first, every, from, to);
@@ -102,14 +98,14 @@ public sealed record SitterSheet(DateOnly From, DateOnly To, IReadOnlyList<Sitte
     static string Words(Situation now, Advice water)
     {
         if (water.Care is Care.FillTray)
-            return string.Create(CultureInfo.InvariantCulture, $"refill its tray to {now.Needs("W6", "depth"):0.#} cm, rain water only");
-        if (water.Care is Care.TopUp)
-            return "top up the reservoir to the mark";
-        if (now.Sheet.Rule("W5") is { } below)
             return string.Create(
                 CultureInfo.InvariantCulture,
-                $"stand in water {below["stand"]:0} minutes, drain; only if the pot is light"
+                $"refill its tray to {now.Limits<TrayLimits>().Depth:0.#} cm, rain water only"
             );
+        if (water.Care is Care.TopUp)
+            return "top up the reservoir to the mark";
+        if (now.Sheet.Find<FromBelowLimits>() is { } below)
+            return string.Create(CultureInfo.InvariantCulture, $"stand in water {below.Stand:0} minutes, drain; only if the pot is light");
         var amount = Advising.Watering.Amounts.Usual(now, water.Care);
         return $"{(amount is null ? "water" : amount)}, if dry two finger joints down";
     }

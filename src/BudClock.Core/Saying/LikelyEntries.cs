@@ -179,7 +179,7 @@ public static class LikelyEntries
             Care.BringIn => [new("Brought in", Moved, Text: "into warmth")],
             Care.Cool => [new("Moved", Moved, Text: "to a cooler place")],
             Care.Shelter => [new("Moved", Moved, Text: "out of sun and rain")],
-            Care.Measure when MeasureAdviser.Next(now) is { } next && (next.Kind != RootLength || !now.DryRest.Waking) =>
+            Care.Measure when NextMeasure.Read(now) is { } next && (next.Kind != RootLength || !now.DryRest.Waking) =>
             [
                 new(next.Name, next.Kind, Ask: length, Organ: next.Organ),
             ],
@@ -228,7 +228,9 @@ public static class LikelyEntries
 
     /// <summary>The bulbs as seen since the second look was due; null while it is unanswered.</summary>
     static Seen<string>? Filled(Situation now) =>
-        now.DryRest.FirstWater is { } water && now.Bulbs?.On >= water.On.AddDays((int)now.Needs("K4", "water-from")) ? now.Bulbs : null;
+        now.DryRest.FirstWater is { } water && now.Bulbs?.On >= water.On.AddDays(now.Limits<SecondLookLimits>().WaterFrom)
+            ? now.Bulbs
+            : null;
 
     static OneTap Bulb(string state) => new($"Bulbs {state}", Bulbs, Text: state);
 

@@ -1,5 +1,5 @@
 using System.Globalization;
-using BudClock.Core.Advising.Waking;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 
@@ -29,9 +29,9 @@ public sealed record RootChart(
     /// <param name="unit">The unit of the lines across, cm where none is given.</param>
     public static RootChart? Of(Situation? now, Unit? unit = null)
     {
-        if (now is null || now.NewRoots.Series.Count == 0 || now.Sheet.Rule("W1") is null)
+        if (now is null || now.NewRoots.Series.Count == 0 || !now.Sheet.Is(Traits.DryRest))
             return null;
-        var (series, need) = (now.NewRoots.Series, FirstSoakAdviser.NeededRootCm(now));
+        var (series, need) = (now.NewRoots.Series, now.NeededRootCm);
         var projection = now.DryRest.Waking ? Projection.Reach(need, series) : null;
         var last = series[^1].On;
         var end = new[] { projection?.To ?? projection?.Likely ?? last, now.Today, last }.Max().AddDays(3);

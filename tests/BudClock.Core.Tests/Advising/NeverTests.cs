@@ -1,5 +1,4 @@
 using BudClock.Core.Advising;
-using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using BudClock.Core.Formats;
 using BudClock.Core.Round;
@@ -216,7 +215,7 @@ public class NeverTests
         public bool Carnivore => Bog || sheet == "tropical-pitcher";
         public bool FeltWet =>
             log.LastOrDefault(e => e.Kind == EntryKinds.Medium) is { Text: "wet" or "damp" } felt && felt.On >= Today.AddDays(-2);
-        public double FeedC => CultureSheets.Shipped.Find(sheet)!.Rule("V4")!["feed"];
+        public double FeedC => Hardiness.Of[sheet].FeedC;
         public int DaysHere =>
             (log.LastOrDefault(e => e.Kind == EntryKinds.Acquired)?.On ?? plant.Acquired) is { } came
                 ? Today.DayNumber - came.DayNumber

@@ -35,16 +35,19 @@ public class WeatherNeverTests
             .Sample(
                 (plant, setting, ahead, nights, wrong) =>
                 {
-                    var (record, sheet) = (Garden(plant, setting, ahead, nights, wrong), CultureSheets.Shipped.For(plant).Rule("V4")!);
+                    var (record, sheet) = (
+                        Garden(plant, setting, ahead, nights, wrong),
+                        Hardiness.Of[CultureSheets.Shipped.For(plant).Name]
+                    );
                     var said = Assessor.Shipped.Assess(record.Plants[0], record, Today);
-                    var (own, feed) = (setting is not ("indoors" or "store"), sheet["feed"]);
-                    var danger = Math.Min(sheet["danger"], sheet.Find("danger-rest") ?? double.MaxValue);
+                    var (own, feed) = (setting is not ("indoors" or "store"), sheet.FeedC);
+                    var danger = Math.Min(sheet.DangerC, sheet.RestC ?? double.MaxValue);
                     // Asleep some kinds bear less cold than in growth: beyond both limits no night is a danger.
-                    var asleep = Math.Max(sheet["danger"], sheet.Find("danger-rest") ?? double.MinValue);
+                    var asleep = Math.Max(sheet.DangerC, sheet.RestC ?? double.MinValue);
                     var coldNight = nights[..3].Min();
                     Check(
                         0,
-                        own && ahead.Any(min => min < sheet["danger"]),
+                        own && ahead.Any(min => min < sheet.DangerC),
                         "a soak, waking or repot before a night of danger",
                         Orders(said, "first-soak") || Orders(said, "wake") || Orders(said, "repot") || Orders(said, "divide")
                     );

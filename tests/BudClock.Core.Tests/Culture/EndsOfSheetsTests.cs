@@ -15,7 +15,7 @@ public class EndsOfSheetsTests
     public static TheoryData<string> Sheets => [.. CultureSheets.Shipped.All.Select(sheet => sheet.Name)];
 
     static IEnumerable<(string Name, Threshold Number)> Numbers(CultureSheet sheet) =>
-        sheet.Rules.SelectMany(rule => rule.Value.Thresholds.Select(number => ($"{rule.Key}.{number.Key}", number.Value)));
+        sheet.Rules.All.SelectMany(rule => rule.Value.Thresholds.Select(number => ($"{rule.Key}.{number.Key}", number.Value)));
 
     /// <summary>So many times each number is put to one end or the other by chance.</summary>
     const int Mixes = 6;
@@ -36,11 +36,11 @@ public class EndsOfSheetsTests
         var sheet = CultureSheets.Shipped.Find(name)!;
         var numbers = Numbers(sheet).ToList();
         Assert.NotEmpty(numbers);
-        Judged([.. numbers.Select(n => Change(n.Name, n.Number.Least))]);
-        Judged([.. numbers.Select(n => Change(n.Name, n.Number.Most))]);
+        Judged([.. numbers.Select(n => Change(n.Name, n.Number.Limit.Least))]);
+        Judged([.. numbers.Select(n => Change(n.Name, n.Number.Limit.Most))]);
         var random = new Random(name.Length);
         for (var mix = 0; mix < Mixes; mix++)
-            Judged([.. numbers.Select(n => Change(n.Name, random.Next(2) == 0 ? n.Number.Least : n.Number.Most))]);
+            Judged([.. numbers.Select(n => Change(n.Name, random.Next(2) == 0 ? n.Number.Limit.Least : n.Number.Limit.Most))]);
 
         SheetChange Change(string number, double value) => new(name, null, number, value, null);
 
@@ -63,7 +63,7 @@ public class EndsOfSheetsTests
     {
         var sheet = CultureSheets.Shipped.Find(name)!;
         foreach (var (number, threshold) in Numbers(sheet))
-        foreach (var beyond in (double[])[threshold.Least - 0.001, threshold.Most + 0.001, double.NaN, double.PositiveInfinity])
+        foreach (var beyond in (double[])[threshold.Limit.Least - 0.001, threshold.Limit.Most + 0.001, double.NaN, double.PositiveInfinity])
         {
             var change = new SheetChange(name, null, number, beyond, null);
             Assert.Contains("is outside", change.Fault(sheet));

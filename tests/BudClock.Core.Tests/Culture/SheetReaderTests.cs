@@ -1,5 +1,7 @@
 using BudClock.Core.Advising;
+using BudClock.Core.Advising.Placing;
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 
 namespace BudClock.Core.Tests.Culture;
 
@@ -12,31 +14,35 @@ public class SheetReaderTests
         genera: [Examplea]
         rules:
           K3:
-            every: { value: 7, range: [1, 60], unit: days, reason: "So it is." }
+            every: { value: 7 days, reason: "So it is." }
+            given-up: { value: 28 days, reason: "So it is." }
         """;
 
     [Fact]
-    public void Reads_thresholds_with_unit_and_reason()
+    public void Reads_numbers_with_unit_and_reason_as_the_rule_reads_them()
     {
         var sheet = new SheetReader("test.yaml").Read(Sound)!;
-        Assert.Equal(7, sheet.Rule("K3")!["every"]);
-        Assert.Equal("days", sheet.Rule("K3")!.Thresholds["every"].Unit);
+        Assert.Equal(new MeasuringLimits(7, 28), sheet.Limits<MeasuringLimits>());
+        Assert.Equal(("7 days", "So it is."), (sheet.Rule("K3")!.Thresholds["every"].Words, sheet.Rule("K3")!.Thresholds["every"].Reason));
+        Assert.Null(sheet.Find<FirstSoakLimits>());
+        Assert.Throws<InvalidOperationException>(sheet.Limits<FirstSoakLimits>);
     }
 
     [Theory]
-    [InlineData("value: 7", "value: seven", "test.yaml, line 7: value: expected a number, got \"seven\"")]
+    [InlineData("value: 7 days", "value: seven days", "test.yaml, line 7: every: expected a number, got \"seven days\"")]
+    [InlineData("value: 7 days", "value: 7 hours", "test.yaml, line 7: every: expected days, got \"7 hours\"")]
+    [InlineData("value: 7 days", "value: 7", "test.yaml, line 7: every: expected days, got \"7\"")]
+    [InlineData("value: 7 days", "value: 70 days", "test.yaml, line 7: every: 70 is outside 1 to 60")]
+    [InlineData("value: 7 days", "value: NaN days", "test.yaml, line 7: every: NaN is outside 1 to 60")]
     [InlineData(
-        "reason: \"So it is.\"",
-        "why: x",
-        "test.yaml, line 7: \"why\" is not known here; known are value, range, unit, reason, genera"
+        "reason: \"So it is.\" }\n    given",
+        "why: x }\n    given",
+        "test.yaml, line 7: \"why\" is not known here; known are value, reason"
     )]
-    [InlineData(
-        "range: [1, 60]",
-        "range: [60]",
-        "test.yaml, line 7: range: expected the least and the most that make sense, such as [1, 60]"
-    )]
-    [InlineData("value: 7", "value: 70", "test.yaml, line 7: the value 70 is outside its own range, 1 to 60")]
+    [InlineData("every:", "often:", "test.yaml, line 7: K3 knows no \"often\"; it knows every, given-up")]
     [InlineData("title: Test", "", "test.yaml, line 1: title is missing")]
+    [InlineData("  K3:", "  W3: { leaf-sign: 1 }\n  K3:", "test.yaml, line 6: leaf-sign: expected yes or no, got \"1\"")]
+    [InlineData("  K3:", "  V9: { every: 1 days }\n  K3:", "test.yaml, line 6: V9 is decided by no number")]
     public void Names_the_line_of_each_fault(string sound, string broken, string fault)
     {
         var reader = new SheetReader("test.yaml");
@@ -44,12 +50,91 @@ public class SheetReaderTests
         Assert.Contains(reader.Faults, found => found.ToString() == fault);
     }
 
-    [Fact]
-    public void A_sheet_that_lacks_what_its_rule_needs_is_refused_at_start()
+    [Theory]
+    [InlineData("    given-up: { value: 28 days, reason: \"So it is.\" }", "", "test.yaml, line 7: K3: given-up is missing")]
+    [InlineData("{ value: 7 days, reason: \"So it is.\" }", "7 days", "test.yaml, line 7: K3: every has no reason")]
+    [InlineData("  K3:", "  K33: {}\n  K3:", "test.yaml, line 6: K33 is no rule")]
+    public void A_sheet_that_lacks_what_its_rule_needs_is_refused_at_start(string sound, string broken, string fault)
     {
-        var sheet = new SheetReader("test.yaml").Read(Sound.Replace("every:", "often:"))!;
+        var sheet = new SheetReader("test.yaml").Read(Sound.Replace(sound, broken))!;
         var refused = Assert.Throws<InvalidDataException>(() => new Assessor(new([sheet])));
-        Assert.Equal("Sheet test, rule K3: every is missing", refused.Message);
+        Assert.Equal(fault, refused.Message);
+    }
+
+    [Fact]
+    public void A_sheet_takes_from_the_one_below_what_it_does_not_say()
+    {
+        var general = new SheetReader("general.yaml").Read(
+            Sound.Replace("name: test", "name: general")
+                + """
+
+                habit-rules:
+                  E6: { every: { value: 9 days, reason: "Usual." } }
+                """
+        )!;
+        var head = Sound[..Sound.IndexOf("rules:", StringComparison.Ordinal)]
+            .Replace("name: test", "name: own")
+            .Replace("Examplea", "Otherea");
+        var sheet = new SheetReader("own.yaml").Read($"{head}rules: {{ E6: {{}}, K3: {{ every: 5 days }} }}")!;
+        var own = new CultureSheets([general, sheet]).Find("own")!;
+        Assert.Equal(new MeasuringLimits(5, 28), own.Limits<MeasuringLimits>());
+        Assert.Equal("So it is.", own.Rule("K3")!.Thresholds["every"].Reason);
+        Assert.Equal(9, own.Limits<TurningLimits>().Every);
+    }
+
+    [Fact]
+    public void Every_shipped_sheet_says_only_what_differs_from_the_general_one()
+    {
+        var general = CultureSheets.Shipped.Find(CultureSheets.General)!;
+        var files = Directory.GetFiles(Path.Combine(Reference.Repository(), "src/BudClock.Core/Culture/Sheets"));
+        var repeated =
+            from file in files
+            let sheet = new SheetReader(file).Read(File.ReadAllText(file))!
+            where sheet.Name != general.Name && sheet.Like is null
+            from rule in sheet.Rules.All
+            from row in rule.Value.Thresholds
+            let below = (general.Rule(rule.Key) ?? general.HabitRules.Find(rule.Key))?.Thresholds.GetValueOrDefault(row.Key)
+            where below?.Value == row.Value.Value
+            select $"{sheet.Name} {rule.Key} {row.Key}";
+        Assert.Empty(repeated);
+    }
+
+    [Fact]
+    public void Of_two_parents_a_cross_takes_the_safer_number_of_each_by_what_is_declared()
+    {
+        var (one, other) = (CultureSheets.Shipped.Find("sundew")!, CultureSheets.Shipped.Find("evergreen-pseudobulb-warm")!);
+        var (cross, a, b) = (one.Stricter(other), one.Limits<TemperatureLimits>(), other.Limits<TemperatureLimits>());
+        Assert.Equal(Math.Max(a.Danger, b.Danger), cross.Limits<TemperatureLimits>().Danger);
+        Assert.Equal(Math.Min(a.HotDay!.Value, b.HotDay!.Value), cross.Limits<TemperatureLimits>().HotDay);
+        Assert.Equal(Math.Min(one.Limits<SaltLimits>().Tds, other.Limits<SaltLimits>().Tds), cross.Limits<SaltLimits>().Tds);
+        Assert.Equal(a.Measured, cross.Limits<TemperatureLimits>().Measured); // neither end is safer
+    }
+
+    [Fact]
+    public void Every_number_that_is_declared_has_a_range_and_a_meaning_in_small_letters()
+    {
+        Assert.All(RuleLimits.Rules.SelectMany(rule => RuleLimits.Of(rule)!.Limits), limit =>
+            Assert.True(limit.Least < limit.Most && char.IsLower(limit.Meaning[0]) && limit.Meaning[^1] is not '.', limit.Name)
+        );
+        Assert.True(RuleLimits.Rules.Count() > 50);
+    }
+
+    [Fact]
+    public void Every_number_that_is_declared_is_read_by_something()
+    {
+        var read = Directory
+            .EnumerateFiles(Path.Combine(Reference.Repository(), "src"), "*.cs*", SearchOption.AllDirectories)
+            .Where(file => !file.Contains("/obj/", StringComparison.Ordinal))
+            .SelectMany(File.ReadLines)
+            .Where(line => !line.Contains("[Limit(", StringComparison.Ordinal))
+            .SelectMany(line => line.Split([.. " .,;:()<>[]{}?!"], StringSplitOptions.RemoveEmptyEntries))
+            .ToHashSet(StringComparer.Ordinal);
+        var unread =
+            from rule in RuleLimits.Rules
+            from limit in RuleLimits.Of(rule)!.Limits
+            where !read.Contains(string.Concat(limit.Name.Split('-').Select(word => char.ToUpperInvariant(word[0]) + word[1..])))
+            select $"{rule}.{limit.Name}";
+        Assert.Empty(unread);
     }
 
     [Theory]

@@ -71,7 +71,7 @@ public class DangersTests
         new(
             "cold night",
             "last night a degree below its danger",
-            sheet => ([Dry], Night(sheet.Rule("V4")!["danger"] - 1), "indoors"),
+            sheet => ([Dry], Night(Hardiness.Of[sheet.Name].DangerC - 1), "indoors"),
             [Topics.Move],
             true,
             true

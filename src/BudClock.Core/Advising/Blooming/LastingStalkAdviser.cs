@@ -9,18 +9,11 @@ namespace BudClock.Core.Advising.Blooming;
 /// </summary>
 public sealed class LastingStalkAdviser : IAdviser
 {
-    const int AfterBloomDays = 60;
-    const int AskedDays = 60;
-    const int TendrilDays = 30;
-    const int FirstYearDays = 400;
     const double ReadingErrorCm = 0.3;
     const double DaysInYear = 365.25;
 
     /// <inheritdoc/>
     public string Rule => "B3";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["years", "stress-c"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -38,7 +31,7 @@ public sealed class LastingStalkAdviser : IAdviser
     Advice? Stalk(Situation now) =>
         now.Sheet.Is(Traits.LastingStalks)
         && now.Journal.Last(EntryKinds.BloomEnded) is { } over
-        && over.On > now.Today.AddDays(-AfterBloomDays)
+        && over.On > now.Today.AddDays(-now.Limits<LastingStalkLimits>().AfterBloom)
         && now.Journal.FirstSince(over.On.AddDays(1), EntryKinds.BloomOpened, EntryKinds.Blooms) is null
             ? Say(
                 now,
@@ -57,10 +50,12 @@ public sealed class LastingStalkAdviser : IAdviser
             || now.Journal.Last(EntryKinds.BloomOpened, EntryKinds.Buds, EntryKinds.SpikeStarted, EntryKinds.Blooms) is not null
         )
             return null;
-        var asked = now.Journal.Of(EntryKinds.Note).LastOrDefault(note => note.On > now.Today.AddDays(-AskedDays) && Asks(note.Text));
+        var asked = now
+            .Journal.Of(EntryKinds.Note)
+            .LastOrDefault(note => note.On > now.Today.AddDays(-now.Limits<LastingStalkLimits>().Asked) && Asks(note.Text));
         if (asked is null)
             return null;
-        var (years, need) = ((now.Today.DayNumber - came.DayNumber) / DaysInYear, now.Needs(Rule, "years"));
+        var (years, need) = ((now.Today.DayNumber - came.DayNumber) / DaysInYear, now.Limits<LastingStalkLimits>().Years);
         var age = new Condition("years here", new(Math.Round(years, 1)), new(need), "years", years >= need, came);
         if (years < need)
             return Say(
@@ -75,7 +70,7 @@ public sealed class LastingStalkAdviser : IAdviser
             Verdict.Look,
             $"Here for {years:0} years, so age is not why. Light comes next: is it bright, with some morning or evening sun? Only then "
                 + $"feed, and only then "
-                + $"mild stress: a longer dry spell, or cooler, not below {now.Needs(Rule, "stress-c"):0} °C.",
+                + $"mild stress: a longer dry spell, or cooler, not below {now.Limits<LastingStalkLimits>().StressC:0} °C.",
             age
         );
     }
@@ -97,7 +92,11 @@ public sealed class LastingStalkAdviser : IAdviser
             || now.Lanes.LastOrDefault(l => l is { Kind: LaneKind.Growth, Open: true }) is not { } vine
         )
             return null;
-        if (now.Journal.Last(EntryKinds.GrowthHeight) is not { } tip || tip.On < vine.From || tip.On <= now.Today.AddDays(-TendrilDays))
+        if (
+            now.Journal.Last(EntryKinds.GrowthHeight) is not { } tip
+            || tip.On < vine.From
+            || tip.On <= now.Today.AddDays(-now.Limits<LastingStalkLimits>().Tendril)
+        )
             return null;
         if (!now.Journal.Of(EntryKinds.GrowthHeight).Any(e => e.On >= vine.From && e.Amount?.InBase < tip.Amount?.InBase - ReadingErrorCm))
             return FirstYear(now, tip);
@@ -120,7 +119,7 @@ public sealed class LastingStalkAdviser : IAdviser
     /// <summary>In its first year here a vine that stands still makes roots.</summary>
     Advice? FirstYear(Situation now, Entry seen) =>
         (now.Arrival?.Arrived ?? now.Plant.Acquired) is { } came
-        && came > now.Today.AddDays(-FirstYearDays)
+        && came > now.Today.AddDays(-now.Limits<LastingStalkLimits>().FirstYear)
         && now.Journal.Of(EntryKinds.GrowthHeight).Any(e => e.On < seen.On)
             ? new(
                 Topics.GrowthCheck,
@@ -140,3 +139,14 @@ public sealed class LastingStalkAdviser : IAdviser
             Ground = Ground.Interval,
         };
 }
+
+/// <summary>Rule B3: stalks that flower year after year.</summary>
+[Rule("B3", "stalks that flower year after year")]
+public sealed record LastingStalkLimits(
+    [Limit("years", 1, 10, "how old it is before it flowers")] double Years,
+    [Limit("°C", 5, 25, "the coolest that a mild stress may be")] double StressC,
+    [Limit("days", 7, 200, "so long after its flowers it is said that the stalk stays")] int AfterBloom,
+    [Limit("days", 7, 200, "so long a note that asks for flowers is answered")] int Asked,
+    [Limit("days", 7, 120, "so long after its tip was measured a bare tendril is spoken of")] int Tendril,
+    [Limit("days", 100, 800, "so long after it came a vine that stands still is normal")] int FirstYear
+);

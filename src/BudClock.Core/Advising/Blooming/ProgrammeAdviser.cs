@@ -1,4 +1,5 @@
 using BudClock.Core.Climate;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using BudClock.Core.Programmes;
 using static BudClock.Core.Advising.Sentence;
@@ -12,31 +13,13 @@ namespace BudClock.Core.Advising.Blooming;
 /// <remarks>It waters nothing itself: what it forbids is said by its guard, and the ordinary rules do the rest.</remarks>
 public sealed class ProgrammeAdviser : IAdviser
 {
-    /// <summary>A turn is on the Round until it is made, and for so many days at the most.</summary>
-    const int TurnDays = 14;
-
-    /// <summary>A setback is on the Round for so many days.</summary>
-    const int NewsDays = 3;
-
-    /// <summary>After so many nights without one that counts, the place is asked about.</summary>
-    const int BarrenDays = 14;
-
-    /// <summary>So many nights in a row that nobody measured are a gap worth a look.</summary>
-    const int GapNights = 3;
-
-    /// <summary>Past its usual time by four weeks it becomes a look.</summary>
-    const int OverdueDays = 28;
-
     /// <inheritdoc/>
     public string Rule => "B1";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => [];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Programme is not { } run || BulbDates.Speaks(now, run))
+        if (now.Programme is not { } run || now.HeldBack)
             return [];
         return Said(now, run) is { } advice ? [advice] : [];
     }
@@ -98,7 +81,7 @@ public sealed class ProgrammeAdviser : IAdviser
 
     static string? Setback(Situation now, ProgrammeRun run, StepRun at)
     {
-        if (at.Setback is not { } setback || setback.On <= now.Today.AddDays(-NewsDays))
+        if (at.Setback is not { } setback || setback.On <= now.Today.AddDays(-now.Limits<ProgrammeLimits>().News))
             return null;
         var when = Dates.Ago(setback.On, now.Today);
         var what = setback.By switch
@@ -114,7 +97,7 @@ public sealed class ProgrammeAdviser : IAdviser
     /// <summary>What to do as a step begins, until it is done or some days have passed.</summary>
     static Advice? Turn(Situation now, ProgrammeRun run, StepRun at)
     {
-        if (run.Before is not { } before || at.From <= now.Today.AddDays(-TurnDays) || at.From <= run.Order.Start)
+        if (run.Before is not { } before || at.From <= now.Today.AddDays(-now.Limits<ProgrammeLimits>().Turn) || at.From <= run.Order.Start)
             return null;
         if (at.Step.TurnedBy.Count > 0 && now.Journal.FirstSince(at.From, [.. at.Step.TurnedBy]) is not null)
             return null;
@@ -149,11 +132,11 @@ public sealed class ProgrammeAdviser : IAdviser
         if (at.Unknown > 0 && at.Count + at.Missed == 0)
             return $"Since {Dates.Short(at.From)} nobody measured a night at {place}, so none counts: write the lowest of each night "
                 + "down, or hang a thermometer there.";
-        if (at.Unknown >= GapNights && LastUnknown(now))
+        if (at.Unknown >= now.Limits<ProgrammeLimits>().Gap && LastUnknown(now))
             return $"{at.Progress} {at.Step.Measure.Words}; {Weeks.Nights(at.Unknown)} at {place} nobody measured, and they do not "
                 + "count. Write down what you know of them.";
         var days = now.Today.DayNumber - at.From.DayNumber;
-        return at.Missed >= BarrenDays && at.Count == 0 ? TooWarm(now, run, at, $"in {Weeks.Days(days)}")
+        return at.Missed >= now.Limits<ProgrammeLimits>().Barren && at.Count == 0 ? TooWarm(now, run, at, $"in {Weeks.Days(days)}")
             : Moved(now) && !Qualifies(now, at.Step.Measure) ? TooWarm(now, run, at, "since it was moved")
             : null;
     }
@@ -161,7 +144,9 @@ public sealed class ProgrammeAdviser : IAdviser
     static bool LastUnknown(Situation now) => now.Counted.RecordOf(now.Plant.Place).Night(now.Today.AddDays(-5)) is null;
 
     static bool Moved(Situation now) =>
-        now.Journal.Last(EntryKinds.Moved) is { } moved && moved.On > now.Today.AddDays(-BarrenDays) && moved.On < now.Today.AddDays(-2);
+        now.Journal.Last(EntryKinds.Moved) is { } moved
+        && moved.On > now.Today.AddDays(-now.Limits<ProgrammeLimits>().Barren)
+        && moved.On < now.Today.AddDays(-2);
 
     /// <summary>One of the last nights or days here would count.</summary>
     static bool Qualifies(Situation now, StepMeasure measure)
@@ -203,7 +188,7 @@ public sealed class ProgrammeAdviser : IAdviser
     }
 
     static string? Overdue(Situation now, StepRun at) =>
-        at.Step.Measure is EntrySeen seen && now.Today > at.From.AddDays(seen.Latest + OverdueDays)
+        at.Step.Measure is EntrySeen seen && now.Today > at.From.AddDays(seen.Latest + now.Limits<ProgrammeLimits>().Overdue)
             ? $"Since {Dates.Short(at.From)} it waits for {seen.Words}, {seen.UsualWords}: look closer, and end the programme where "
                 + "nothing comes this year."
             : null;
@@ -239,3 +224,13 @@ public sealed class ProgrammeAdviser : IAdviser
             [new(at.Step.Measure.Words, new(at.Count), new(at.Step.Measure.Need), null, at.Count >= at.Step.Measure.Need, at.From)]
         );
 }
+
+/// <summary>Rule B1: what a running programme is asked about, and how long it is news.</summary>
+[Rule("B1", "what a running programme is asked about, and how long it is news")]
+public sealed record ProgrammeLimits(
+    [Limit("days", 2, 60, "a turn that was not made is asked for so long")] int Turn,
+    [Limit("days", 1, 30, "so long a setback is told")] int News,
+    [Limit("days", 3, 90, "so long without one that counts, and the place is asked about")] int Barren,
+    [Limit("nights", 1, 14, "so many that nobody measured ask for a look")] int Gap,
+    [Limit("days", 7, 120, "so long past its usual time it is looked at")] int Overdue
+);

@@ -1,5 +1,5 @@
-using BudClock.Core.Advising.Health;
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using BudClock.Core.Mixing;
 
@@ -32,7 +32,7 @@ public sealed record BottleChoice(string Bottle, string Why, string? School = nu
             return new(Bottles.Leaf, "carnivores are fed by the leaf only");
         if (now.Roots.State is RootState.None or RootState.Few)
             return new(Bottles.Recovery, now.Roots.State is RootState.None ? "no live root" : "few roots");
-        if (TwoGrowthsAdviser.Open(now) is not null)
+        if (now.TwoGrowths is not null)
             return new(Bottles.Growth, "two growths at once, a sign of stress: nitrogen or balanced, no bloom mix");
         if (now.Sheet.Is(Traits.Foliage))
             return new(Bottles.Growth, "grown for its leaves");
@@ -61,7 +61,7 @@ public sealed record BottleChoice(string Bottle, string Why, string? School = nu
     public static Recipe? RecipeOf(Situation now, string bottle) =>
         bottle is Bottles.Plain or Bottles.Leaf
             ? now.Around.Shelf.For(bottle, 0, double.MaxValue)
-            : SetByHand(now) ?? now.Around.Shelf.For(bottle, FeedStrength.Of(now, Of(now)).Percent, now.Needs("F10", "tds"));
+            : SetByHand(now) ?? now.Around.Shelf.For(bottle, FeedStrength.Of(now, Of(now)).Percent, now.Limits<SaltLimits>().Tds);
 
     /// <summary>The recipe it was set to by hand; null when it goes by its stage.</summary>
     public static Recipe? SetByHand(Situation now) =>

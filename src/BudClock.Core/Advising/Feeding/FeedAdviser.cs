@@ -1,5 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 using BudClock.Core.Mixing;
@@ -17,16 +18,10 @@ public sealed class FeedAdviser : IAdviser
     public const string WinterFeed = "winter-feed";
     const string AllYear = "all-year";
 
-    const int BareDays = 120;
-    const double LeafyCm = 10; // a shoot this long carries leaves, whether or not they were written down
-
     static readonly LaneKind[] Moving = [LaneKind.Growth, LaneKind.Roots, LaneKind.Spike, LaneKind.Bloom];
 
     /// <inheritdoc/>
     public string Rule => "F4";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["every", "racing", "seldom", "slow-release", "day-length", "lamps"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -81,9 +76,9 @@ public sealed class FeedAdviser : IAdviser
     static Entry? BareShoot(Situation now) =>
         (now.Sheet.Is(Traits.Tuber) || now.Sheet.Is(Traits.Corms))
         && now.Journal.Last(EntryKinds.Planted) is { } planted
-        && !now.Journal.Of(EntryKinds.GrowthHeight).Any(e => e.On >= planted.On && e.Amount is { InBase: >= LeafyCm })
+        && !now.Journal.Of(EntryKinds.GrowthHeight).Any(e => e.On >= planted.On && e.Amount?.InBase >= now.Limits<FeedRhythmLimits>().Leafy)
         && now.Journal.FirstSince(planted.On, EntryKinds.LeafStarted, EntryKinds.Leaves, EntryKinds.LeafSpan, EntryKinds.LeafCount) is null
-        && planted.On > now.Today.AddDays(-BareDays)
+        && planted.On > now.Today.AddDays(-now.Limits<FeedRhythmLimits>().Bare)
             ? planted
             : null;
 
@@ -107,19 +102,19 @@ public sealed class FeedAdviser : IAdviser
         };
     }
 
-    (double Days, string Why) Days(Situation now, BottleChoice bottle, Entry last)
+    static (double Days, string Why) Days(Situation now, BottleChoice bottle, Entry last)
     {
         if (last.Text?.Contains("slow", StringComparison.OrdinalIgnoreCase) == true)
-            return (now.Needs(Rule, "slow-release"), ", slow release, which lasts");
+            return (now.Limits<FeedRhythmLimits>().SlowRelease, ", slow release, which lasts");
         if (bottle.Bottle == Bottles.Recovery)
-            return (now.Needs(Rule, "seldom"), ", seldom while roots are few");
+            return (now.Limits<FeedRhythmLimits>().Seldom, ", seldom while roots are few");
         if (now.School(FeedStrength.Question) is { Chosen.Name: FeedStrength.EachWatering })
             return (1, ", a little at each watering");
         if (now.Levels is { OverWater: true, Stands: false })
             return (1, ", a little with each top-up");
         return Racing(now) is { } fast
-            ? (now.Needs(Rule, "racing"), $", and {fast.Label.ToLowerInvariant()} is racing")
-            : (now.Needs(Rule, "every"), "");
+            ? (now.Limits<FeedRhythmLimits>().Racing, $", and {fast.Label.ToLowerInvariant()} is racing")
+            : (now.Limits<FeedRhythmLimits>().Every, "");
     }
 
     static OrganSeries? Racing(Situation now) =>
@@ -132,8 +127,8 @@ public sealed class FeedAdviser : IAdviser
     /// <summary>Short days and no lamps: the schools differ; a plant in which nothing moves gets none in either.</summary>
     Advice? NotInSeason(Situation now)
     {
-        var limit = now.Needs(Rule, "day-length");
-        if (!now.Daylight.ShorterThan(limit) || now.Around.Lamps(now.Needs(Rule, "lamps")) || now.Sheet.Is(Traits.SummerRest))
+        var limit = now.Limits<FeedRhythmLimits>().DayLength;
+        if (!now.Daylight.ShorterThan(limit) || now.Around.Lamps(now.Limits<FeedRhythmLimits>().Lamps) || now.Sheet.Is(Traits.SummerRest))
             return null;
         var school = now.School(WinterFeed);
         var moves = now.Lanes.Any(lane => lane.Open && Moving.Contains(lane.Kind));
@@ -152,19 +147,26 @@ public sealed class FeedAdviser : IAdviser
     Advice Do(Situation now, BottleChoice bottle, string why, Condition because)
     {
         var recipe = BottleChoice.RecipeOf(now, bottle.Bottle);
-        if (recipe is not null && now.Around.Shelf.Litre(recipe) is { } mix && mix.TdsPpm > now.Needs("F10", "tds"))
+        if (recipe is not null && now.Around.Shelf.Litre(recipe) is { } mix && mix.TdsPpm > now.Limits<SaltLimits>().Tds)
             return Say(
                 now,
                 bottle,
                 Verdict.Look,
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"{why}: {recipe.Name} comes to {mix.TdsPpm:0} ppm, and it bears {now.Needs("F10", "tds"):0}. Mix it weaker, or with "
+                    $"{why}: {recipe.Name} comes to {mix.TdsPpm:0} ppm, and it bears {now.Limits<SaltLimits>().Tds:0}. Mix it weaker, or with "
                         + $"purer water."
                 ),
                 [
                     because,
-                    new("dissolved solids", new(Math.Round(mix.TdsPpm)), new(now.Needs("F10", "tds")), "ppm at most", false, now.Today),
+                    new(
+                        "dissolved solids",
+                        new(Math.Round(mix.TdsPpm)),
+                        new(now.Limits<SaltLimits>().Tds),
+                        "ppm at most",
+                        false,
+                        now.Today
+                    ),
                 ]
             ) with
             {
@@ -206,3 +208,16 @@ public sealed class FeedAdviser : IAdviser
             Amount = FeedStrength.Of(now, bottle).Words,
         };
 }
+
+/// <summary>Rule F4: how often it is fed.</summary>
+[Rule("F4", "how often it is fed")]
+public sealed record FeedRhythmLimits(
+    [Limit("days", 1, 365, "between feeds in growth")] double Every,
+    [Limit("days", 1, 120, "between feeds while it races")] double Racing,
+    [Limit("days", 1, 365, "between feeds while roots are few")] double Seldom,
+    [Limit("days", 7, 400, "how long slow release lasts")] double SlowRelease,
+    [Limit("hours", 0, 16, "in days this short it is not fed")] double DayLength,
+    [Limit("hours", 1, 24, "lamps this long make it summer")] double Lamps,
+    [Limit("days", 14, 400, "what was planted so long ago carries leaves")] int Bare,
+    [Limit("cm", 1, 60, "a shoot this long carries leaves")] double Leafy
+);

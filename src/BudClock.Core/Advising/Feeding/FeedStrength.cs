@@ -1,5 +1,5 @@
 using System.Globalization;
-using BudClock.Core.Advising.Health;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using BudClock.Core.Mixing;
 
@@ -21,19 +21,19 @@ public sealed record FeedStrength(double Percent, string Why)
     /// <summary>How strong the plant bears its bottle now, with the reason.</summary>
     public static FeedStrength Of(Situation now, BottleChoice bottle)
     {
-        var (share, weak) = (now.Needs("F3", "share"), now.Needs("F3", "weak"));
-        if (bottle.Bottle == Bottles.Recovery || TwoGrowthsAdviser.Open(now) is not null)
+        var (share, weak) = (now.Limits<FeedShareLimits>().Share, now.Limits<FeedShareLimits>().Weak);
+        if (bottle.Bottle == Bottles.Recovery || now.TwoGrowths is not null)
             return new(Math.Min(share, weak), "few or stressed roots");
         if (now.Levels.OverWater)
             return new(Math.Min(share, weak), share > weak ? "a pot with a reservoir" : "");
         if (now.School(Question) is { Chosen.Name: EachWatering })
-            return new(Math.Min(share, now.Needs("F3", "frequent")), "at each watering");
+            return new(Math.Min(share, now.Limits<FeedShareLimits>().Frequent), "at each watering");
         if (
             now.Sheet.Organs.Shoot == Organ.Leaf
-            && now.Needs("F3", "rising") > share
+            && now.Limits<FeedShareLimits>().Rising > share
             && now.Lanes.Any(lane => lane is { Kind: LaneKind.Roots, Open: true })
         )
-            return new(now.Needs("F3", "rising"), "its roots lengthen");
+            return new(now.Limits<FeedShareLimits>().Rising, "its roots lengthen");
         return new(share, "");
     }
 

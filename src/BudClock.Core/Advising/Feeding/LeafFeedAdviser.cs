@@ -1,4 +1,5 @@
 using System.Globalization;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using BudClock.Core.Mixing;
 
@@ -11,13 +12,8 @@ namespace BudClock.Core.Advising.Feeding;
 /// </remarks>
 public sealed class LeafFeedAdviser : IAdviser
 {
-    const int AlgaeDays = 60;
-
     /// <inheritdoc/>
     public string Rule => "F8";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["tds", "every", "before-dark"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -25,7 +21,7 @@ public sealed class LeafFeedAdviser : IAdviser
         if (!now.InGrowth)
             yield break;
         var last = now.Journal.Last(EntryKinds.Fed);
-        var (ppm, every) = (now.Needs(Rule, "tds"), now.Needs(Rule, "every"));
+        var (ppm, every) = (now.Limits<LeafFeedLimits>().Tds, now.Limits<LeafFeedLimits>().Every);
         if (Algae(now) is { } algae)
             yield return Say(
                 Verdict.Hold,
@@ -59,7 +55,7 @@ public sealed class LeafFeedAdviser : IAdviser
             now.Today,
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"{because}: a fine mist of about {ppm:0} ppm on the leaves, about {now.Needs(Rule, "before-dark"):0} minutes before "
+                $"{because}: a fine mist of about {ppm:0} ppm on the leaves, about {now.Limits<LeafFeedLimits>().BeforeDark:0} minutes before "
                     + $"lights out. Nothing in the medium; stop if algae show."
             ),
             days
@@ -75,9 +71,19 @@ public sealed class LeafFeedAdviser : IAdviser
         now
             .Journal.Of(EntryKinds.Note, EntryKinds.Pest)
             .LastOrDefault(e =>
-                e.On > now.Today.AddDays(-AlgaeDays) && e.Text?.Contains("algae", StringComparison.OrdinalIgnoreCase) == true
+                e.On > now.Today.AddDays(-now.Limits<LeafFeedLimits>().Algae)
+                && e.Text?.Contains("algae", StringComparison.OrdinalIgnoreCase) == true
             );
 
     Advice Say(Verdict verdict, DateOnly? due, string reason, Condition condition) =>
         new(Topics.Feed, Rule, Care.Mist, verdict, due, reason, [condition]) { Ground = Ground.Interval };
 }
+
+/// <summary>Rule F8: feed on the leaf alone.</summary>
+[Rule("F8", "feed on the leaf alone")]
+public sealed record LeafFeedLimits(
+    [Limit("ppm", 5, 300, "how strong the mist is")] double Tds,
+    [Limit("days", 3, 120, "between mists")] double Every,
+    [Limit("minutes", 0, 240, "ahead of the dark it is given")] double BeforeDark,
+    [Limit("days", 7, 200, "so long after algae were seen no mist is given")] int Algae
+);

@@ -1,4 +1,5 @@
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Feeding;
@@ -10,12 +11,9 @@ public sealed class NewcomerEndAdviser : IAdviser
     public string Rule => "F2";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["said"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Arrival is not { IsNewcomer: false } arrival || now.Today >= arrival.Until.AddDays((int)now.Needs(Rule, "said")))
+        if (now.Arrival is not { IsNewcomer: false } arrival || now.Today >= arrival.Until.AddDays(now.Limits<NewcomerLimits>().Said))
             yield break;
         if (!now.InGrowth || now.Sheet.Is(Traits.Carnivore) || now.Sheet.Is(Traits.Forced))
             yield break;
@@ -30,7 +28,7 @@ public sealed class NewcomerEndAdviser : IAdviser
             Verdict.Look,
             arrival.Until,
             $"{because}: if it has settled, feed may begin, lightly, from the {bottle.Bottle} bottle ({bottle.Why}).",
-            [Condition.AtLeast("days here", new(arrival.Day, arrival.Arrived), Arrival.NewcomerDays, "days")]
+            [Condition.AtLeast("days here", new(arrival.Day, arrival.Arrived), arrival.Days, "days")]
         )
         {
             Because = because,

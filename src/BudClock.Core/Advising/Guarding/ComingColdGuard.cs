@@ -1,5 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Climate;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Guarding;
@@ -10,9 +11,6 @@ namespace BudClock.Core.Advising.Guarding;
 /// </summary>
 public sealed class ComingColdGuard : IGuard
 {
-    /// <summary>Water given today is still in the pot in a night so near.</summary>
-    const int Near = 2;
-
     /// <inheritdoc/>
     public string Rule => "V4";
 
@@ -34,7 +32,7 @@ public sealed class ComingColdGuard : IGuard
         var words = $"a night of {Degrees.Of(cold)} is forecast for {Dates.Short(first.On)}";
         var condition = new Condition("forecast night", new(cold), new(temper.FeedC), "°C", false, first.On);
         if (care.Drenches() && !now.DryRest.Waking)
-            return first.On < now.Today.AddDays(Near)
+            return first.On < now.Today.AddDays(now.Limits<TemperatureLimits>().Near)
                 ? new(
                     Verdict.Look,
                     words,

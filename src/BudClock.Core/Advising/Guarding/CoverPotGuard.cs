@@ -1,4 +1,3 @@
-using BudClock.Core.Advising.Vessels;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Guarding;
@@ -17,7 +16,7 @@ public sealed class CoverPotGuard : IGuard
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>
-        CoverPotAdviser.Standing(now) is { } level
+        Evidence.Vessels.StandingInCoverPot(now) is { } level
             ? new(
                 Verdict.Hold,
                 $"water stood in the cover pot {Dates.Ago(level.On, now.Today)}",

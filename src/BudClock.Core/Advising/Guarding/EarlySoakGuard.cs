@@ -1,5 +1,4 @@
 using System.Globalization;
-using BudClock.Core.Advising.Waking;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Guarding;
@@ -18,7 +17,7 @@ public sealed class EarlySoakGuard : IGuard
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>
-        EarlySoak.Of(now) is not { } early
+        now.EarlySoak is not { } early
             ? null
             : new(
                 now.Thirst.Kind is ThirstKind.Thirsty ? Verdict.Look : Verdict.Hold,

@@ -19,9 +19,9 @@ public sealed class NewcomerGuard : IGuard
         now.Arrival is { IsNewcomer: true } arrival
             ? new(
                 Verdict.Hold,
-                $"newcomer, day {arrival.Day} of {Arrival.NewcomerDays}",
+                $"newcomer, day {arrival.Day} of {arrival.Days}",
                 $"plain water and no feed until {Dates.Short(arrival.Until)}.",
-                Condition.AtLeast("days here", new(arrival.Day, arrival.Arrived), Arrival.NewcomerDays, "days")
+                Condition.AtLeast("days here", new(arrival.Day, arrival.Arrived), arrival.Days, "days")
             )
             {
                 Until = arrival.Until,

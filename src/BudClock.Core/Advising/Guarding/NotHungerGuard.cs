@@ -1,3 +1,4 @@
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Guarding;
@@ -27,13 +28,13 @@ public sealed class NotHungerGuard : IGuard
             return new(Verdict.Hold, $"leaves were scorched {Dates.Ago(leaves.On, now.Today)}", "that is not hunger; shade first.", seen);
         if (
             now.Journal.Last(EntryKinds.Moved, EntryKinds.Repotted) is not { } moved
-            || moved.On <= now.Today.AddDays(-(int)now.Needs(Rule, "moved"))
+            || moved.On <= now.Today.AddDays(-now.Limits<NotHungerLimits>().Moved)
         )
             return null;
         var days = Condition.AtLeast(
             $"days since it was {moved.Kind.Words.ToLowerInvariant()}",
             new(now.Today.DayNumber - moved.On.DayNumber, moved.On),
-            now.Needs(Rule, "moved"),
+            now.Limits<NotHungerLimits>().Moved,
             "days"
         );
         return new(
@@ -45,3 +46,10 @@ public sealed class NotHungerGuard : IGuard
         );
     }
 }
+
+/// <summary>Rule F6: pale leaves that are no hunger.</summary>
+[Rule("F6", "pale leaves that are no hunger")]
+public sealed record NotHungerLimits(
+    [Limit("°C", 0, 20, "below this cold roots take up nothing")] double Cold,
+    [Limit("days", 1, 90, "so long after a move or a repot leaves sulk")] int Moved
+);

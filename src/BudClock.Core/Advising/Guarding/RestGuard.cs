@@ -1,4 +1,3 @@
-using BudClock.Core.Advising.Resting;
 using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 
@@ -31,7 +30,7 @@ public sealed class RestGuard : IGuard
             : new Condition("leaf, growth or root", null, new("seen"), null, false, sleep.Since);
         if (care.Feeds())
             return new(Verdict.Hold, sleep.Rests, "no feed. It is woken first and fed then, never before.", evidence);
-        if (ArumRestAdviser.WateredOn(now))
+        if (RestSchools.WateredOn(now))
             return null;
         return sleep.Kind switch
         {

@@ -1,4 +1,5 @@
 using System.Globalization;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Guarding;
@@ -20,7 +21,7 @@ public sealed class RootLossGuard : IGuard
     public Stop? Stop(Situation now, Care care)
     {
         var roots = now.Roots;
-        var safe = now.Needs(Rule, "safe");
+        var safe = now.Limits<NewRootLimits>().Safe;
         if (roots is not { State: RootState.Few, NoneSince: { } lost } || roots.Longest?.Value >= safe)
             return null;
         var length = roots.Longest is { } longest

@@ -1,3 +1,4 @@
+using BudClock.Core.Advising.Health;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Guarding;
@@ -46,5 +47,5 @@ public sealed class RotGuard : IGuard
     static bool Dries(Situation now, Entry cut) =>
         (cut.Kind == EntryKinds.Treated || cut.Kind == EntryKinds.Cut) && now.Today < cut.On.AddDays(Drying(now));
 
-    static int Drying(Situation now) => (int)now.Needs("V2", "look-first");
+    static int Drying(Situation now) => now.Limits<RotLimits>().LookFirst;
 }

@@ -1,5 +1,4 @@
 using System.Globalization;
-using BudClock.Core.Advising.Feeding;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Guarding;
@@ -18,7 +17,7 @@ public sealed class SaltGuard : IGuard
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>
-        SaltAdviser.Excess(now) is { } salty
+        now.Salts is { } salty
             ? new(
                 Verdict.Hold,
                 string.Create(CultureInfo.InvariantCulture, $"{salty.What} measured {salty.Ppm:0} ppm"),

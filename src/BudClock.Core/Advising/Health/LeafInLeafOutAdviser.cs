@@ -1,3 +1,4 @@
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using static BudClock.Core.Journal.EntryKinds;
 
@@ -9,22 +10,21 @@ namespace BudClock.Core.Advising.Health;
 /// </summary>
 public sealed class LeafInLeafOutAdviser : IAdviser
 {
-    const int Days = 70;
-    const int Lost = 2;
-
     /// <inheritdoc/>
     public string Rule => "G4";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => [];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
-        var since = now.Today.AddDays(-Days);
+        var since = now.Today.AddDays(-now.Limits<LeafInLeafOutLimits>().Days);
         var dropped = now.Journal.Of(LeafDropped).Where(e => e.On > since).ToList();
         var come = now.Journal.Of(LeafStarted).Count(e => e.On > since);
-        if (now.Sleep.Kind is not SleepKind.None || dropped.Count < Lost || dropped.Count < come || come == 0)
+        if (
+            now.Sleep.Kind is not SleepKind.None
+            || dropped.Count < now.Limits<LeafInLeafOutLimits>().Lost
+            || dropped.Count < come
+            || come == 0
+        )
             yield break;
         if (now.Journal.Of(Pest, RootCount, Base, Rot, Looked).Any(e => e.On >= dropped[^1].On))
             yield break;
@@ -36,10 +36,17 @@ public sealed class LeafInLeafOutAdviser : IAdviser
             now.Today,
             $"{dropped.Count} leaves out and {come} in within ten weeks: look for pests, then at the roots, then for rot. Only then at "
                 + $"light, feed and pot.",
-            [new("leaves lost in ten weeks", new(dropped.Count), new(Lost), null, true, dropped[^1].On)]
+            [new("leaves lost in ten weeks", new(dropped.Count), new(now.Limits<LeafInLeafOutLimits>().Lost), null, true, dropped[^1].On)]
         )
         {
             LoggedAs = Base,
         };
     }
 }
+
+/// <summary>Rule G4: a new leaf for each that goes.</summary>
+[Rule("G4", "a new leaf for each that goes")]
+public sealed record LeafInLeafOutLimits(
+    [Limit("days", 14, 200, "looked back over")] int Days,
+    [Limit("leaves", 1, 10, "so many that went are news")] int Lost
+);

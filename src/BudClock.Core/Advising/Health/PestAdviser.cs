@@ -1,3 +1,4 @@
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using static BudClock.Core.Advising.Sentence;
 
@@ -12,9 +13,6 @@ public sealed class PestAdviser : IAdviser
 {
     /// <inheritdoc/>
     public string Rule => "H1";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["again", "predators"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -37,7 +35,7 @@ public sealed class PestAdviser : IAdviser
             Verdict.Do,
             now.Today,
             $"{Capital(pests.Words)} found {Dates.Ago(pests.Sign.On, now.Today)}{(pests.OnNewGrowth ? ", where it costs most" : "")}: "
-                + $"set it apart, rinse them off, let it dry, and treat by the label; look again in {now.Needs(Rule, "again"):0} days "
+                + $"set it apart, rinse them off, let it dry, and treat by the label; look again in {now.Limits<PestLimits>().Again:0} days "
                 + $"until two looks are clear. Many or few, on new growth or old marks? Look at its neighbours "
                 + $"too.{Neighbours.Words(now)}",
             [new("pests", new("seen"), new("none"), null, true, pests.Sign.On)]
@@ -48,7 +46,7 @@ public sealed class PestAdviser : IAdviser
 
     Advice Again(Situation now, PestCase pests)
     {
-        var days = (int)now.Needs(Rule, pests.Predators && pests.ClearLooks == 0 ? "predators" : "again");
+        var days = pests.Predators && pests.ClearLooks == 0 ? now.Limits<PestLimits>().Predators : now.Limits<PestLimits>().Again;
         var due = pests.LastLook.On.AddDays(days);
         var what =
             pests.ClearLooks > 0 ? $"Found clear {Dates.Ago(pests.LastLook.On, now.Today)}"

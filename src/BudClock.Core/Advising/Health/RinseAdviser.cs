@@ -1,3 +1,4 @@
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Health;
@@ -9,15 +10,12 @@ public sealed class RinseAdviser : IAdviser
     public string Rule => "H3";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["every"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         // Whoever has never rinsed a plant is not asked to begin.
         if (!now.InGrowth || now.Journal.Last(EntryKinds.Rinsed) is not { } last)
             yield break;
-        var (days, every) = (now.Today.DayNumber - last.On.DayNumber, now.Needs(Rule, "every"));
+        var (days, every) = (now.Today.DayNumber - last.On.DayNumber, now.Limits<RinsingLimits>().Every);
         if (days >= every)
             yield return new(
                 Topics.Health,
@@ -33,3 +31,7 @@ public sealed class RinseAdviser : IAdviser
             };
     }
 }
+
+/// <summary>Rule H3: rinsing leaves.</summary>
+[Rule("H3", "rinsing leaves")]
+public sealed record RinsingLimits([Limit("days", 7, 120, "between rinses")] double Every);

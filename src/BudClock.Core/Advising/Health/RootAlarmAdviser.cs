@@ -1,3 +1,4 @@
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using static BudClock.Core.Advising.Sentence;
 
@@ -6,13 +7,8 @@ namespace BudClock.Core.Advising.Health;
 /// <summary>Rule V1: limp though wet, or still wet when it should long be dry, is an alarm of the roots: tip it out and look.</summary>
 public sealed class RootAlarmAdviser : IAdviser
 {
-    const int MostWetDays = 10;
-
     /// <inheritdoc/>
     public string Rule => "V1";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["third", "forgotten"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -52,7 +48,7 @@ public sealed class RootAlarmAdviser : IAdviser
         if (now.Levels.OverWater || now.Resting || now.Wetness is not { State: Wet.Soaked, Felt: { } felt, LastWater: { } water })
             return null;
         var days = felt.On.DayNumber - water.On.DayNumber;
-        if (days < Math.Max(MostWetDays, now.Interval.From))
+        if (days < Math.Max(now.Limits<ThirstLimits>().MostWet, now.Interval.From))
             return null;
         return new(
             Topics.Health,

@@ -1,3 +1,4 @@
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Health;
@@ -10,9 +11,6 @@ public sealed class RootlessAdviser : IAdviser
     public string Rule => "V3";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["look-none", "look-few"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Resting || now.Roots.Unrooted || now.Rot is { Open: true } || now.DryRest.Waking)
@@ -21,7 +19,7 @@ public sealed class RootlessAdviser : IAdviser
             yield break;
         var none = roots.State is RootState.None;
         var looked = now.Journal.Last(EntryKinds.Inspected, EntryKinds.Looked) is { } look && look.On > seen.On ? look.On : seen.On;
-        if (now.Today < looked.AddDays((int)now.Needs(Rule, none ? "look-none" : "look-few")))
+        if (now.Today < looked.AddDays(none ? now.Limits<RootLimits>().LookNone : now.Limits<RootLimits>().LookFew))
             yield break;
         yield return new(
             Topics.Health,

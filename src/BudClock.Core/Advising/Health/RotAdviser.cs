@@ -1,3 +1,4 @@
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using static BudClock.Core.Advising.Sentence;
 using static BudClock.Core.Journal.EntryKinds;
@@ -11,9 +12,6 @@ public sealed class RotAdviser : IAdviser
 {
     /// <inheritdoc/>
     public string Rule => "V2";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["look-first", "look-second", "look-last"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -59,9 +57,8 @@ public sealed class RotAdviser : IAdviser
             .LastOrDefault(e => PlantJournal.IsAfter(e, treated) && e.On > treated.On)
             ?.On
             ?? treated.On;
-        var looks = new[] { "look-first", "look-second", "look-last" }
-            .Select(name => treated.On.AddDays((int)now.Needs(Rule, name)))
-            .ToList();
+        var limits = now.Limits<RotLimits>();
+        var looks = new[] { limits.LookFirst, limits.LookSecond, limits.LookLast }.Select(days => treated.On.AddDays(days));
         var next = looks.FirstOrDefault(day => day > seen);
         if (next == default && !rot.Open)
             return null;
@@ -92,3 +89,11 @@ public sealed class RotAdviser : IAdviser
         };
     }
 }
+
+/// <summary>Rule V2: looks after rot was cut or treated.</summary>
+[Rule("V2", "looks after rot was cut or treated")]
+public sealed record RotLimits(
+    [Limit("days", 1, 14, "the first look")] int LookFirst,
+    [Limit("days", 2, 30, "the second look")] int LookSecond,
+    [Limit("days", 7, 90, "the last look")] int LookLast
+);

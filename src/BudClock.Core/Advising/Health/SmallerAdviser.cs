@@ -1,4 +1,5 @@
 using System.Globalization;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 
@@ -11,20 +12,11 @@ namespace BudClock.Core.Advising.Health;
 /// <remarks>It never asks for more feed or another pot: what is smaller is seldom hungry, what is disturbed comes smaller again.</remarks>
 public sealed class SmallerAdviser : IAdviser
 {
-    /// <summary>It is news for so long after it was done; then the next one is what matters.</summary>
-    const int NewsDays = 42;
-
     /// <summary>A difference within the error of two readings is none, cm.</summary>
     const double LeastCm = 2 * Projection.ReadingErrorCm;
 
-    /// <summary>Falls in a row that are more than one bad season.</summary>
-    const int Years = 2;
-
     /// <inheritdoc/>
     public string Rule => "G2";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["smaller"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -32,15 +24,19 @@ public sealed class SmallerAdviser : IAdviser
         if (now.Rot is { Open: true })
             yield break; // that comes first
         var grown = Grown.Read(now.Journal, now.Lanes, now.Plant.Organs, now.Sheet.Organs.Shoot);
-        if (grown is not [.., var before, var last] || last.Done <= now.Today.AddDays(-NewsDays) || !Smaller(now, before, last))
+        if (
+            grown is not [.., var before, var last]
+            || last.Done <= now.Today.AddDays(-now.Limits<ShrinkingLimits>().News)
+            || !Smaller(now, before, last)
+        )
             yield break;
         if (now.Journal.FirstSince(last.Done, EntryKinds.Looked) is not null)
             yield break;
         yield return Say(now, before, last, Falls(now, grown));
     }
 
-    bool Smaller(Situation now, Grown before, Grown last) =>
-        last.Cm <= before.Cm * now.Needs(Rule, "smaller") / 100 && before.Cm - last.Cm >= LeastCm;
+    static bool Smaller(Situation now, Grown before, Grown last) =>
+        last.Cm <= before.Cm * now.Limits<ShrinkingLimits>().Smaller / 100 && before.Cm - last.Cm >= LeastCm;
 
     /// <summary>How many in a row, up to the newest, came smaller than the one before, where they came a year apart.</summary>
     static int Falls(Situation now, IReadOnlyList<Grown> grown)
@@ -54,7 +50,7 @@ public sealed class SmallerAdviser : IAdviser
     Advice Say(Situation now, Grown before, Grown last, int falls)
     {
         var causes = SmallerCauses.Of(now, before, last);
-        var years = falls >= Years;
+        var years = falls >= now.Limits<ShrinkingLimits>().Years;
         var normal = causes.Count > 0 && causes.All(cause => cause.Normal) && !years;
         return new(
             Topics.GrowthCheck,
@@ -67,7 +63,7 @@ public sealed class SmallerAdviser : IAdviser
                 new(
                     last.By.Words.ToLowerInvariant(),
                     new(last.Cm),
-                    new(Math.Round(before.Cm * now.Needs(Rule, "smaller") / 100, 1)),
+                    new(Math.Round(before.Cm * now.Limits<ShrinkingLimits>().Smaller / 100, 1)),
                     "cm",
                     false,
                     last.Done
@@ -110,3 +106,15 @@ public sealed class SmallerAdviser : IAdviser
             : $"{string.Join(" ", causes.Where(cause => !cause.Normal).Select(cause => cause.Then))} {recovers} No stronger feed.".Trim();
     }
 }
+
+/// <summary>Rule G2: a growth that is smaller than the one before.</summary>
+[Rule("G2", "a growth that is smaller than the one before")]
+public sealed record ShrinkingLimits(
+    [Limit("% of the one before", 30, 98, "up to this it counts as smaller")] double Smaller,
+    [Limit("days", 7, 200, "so long after it matured it is spoken of")] int News,
+    [Limit("years", 1, 5, "so many smaller ones in a row are a trend")] int Years,
+    [Limit("days", 0, 120, "what happened so shortly before a growth was done counts for the next")] int Next,
+    [Limit("hours", 6, 16, "a growth made in days this short had little light")] double ShortDays,
+    [Limit("feeds", 0, 20, "fewer while it grew were few")] int Feeds,
+    [Limit("days", 0, 120, "two growths that overlap by so much shared what there was")] int Shared
+);

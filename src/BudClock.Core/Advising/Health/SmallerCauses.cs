@@ -15,18 +15,6 @@ public sealed record SmallerCause(string Name, DateOnly On, string Found, string
 /// <summary>Rule G2: what the log holds of the time between the growth before and the one that came smaller, the surest first.</summary>
 static class SmallerCauses
 {
-    /// <summary>What happened so shortly before a growth was done made no difference to it, but to the next.</summary>
-    const int NextDays = 30;
-
-    /// <summary>Grown in days shorter than this on average, hours.</summary>
-    const double ShortHours = 12;
-
-    /// <summary>Fewer feeds than that are no habit that could have been given up.</summary>
-    const int Feeds = 2;
-
-    /// <summary>Beside each other for so long, two growths share what there is.</summary>
-    const int SharedDays = 30;
-
     static readonly Func<Situation, Grown, Grown, SmallerCause?>[] All =
     [
         Divided,
@@ -45,7 +33,7 @@ static class SmallerCauses
 
     /// <summary>The newest entry of some kinds in the time that counts for the younger growth.</summary>
     static Entry? Between(Situation now, Grown before, Grown last, params EntryKind[] kinds) =>
-        now.Journal.Of(kinds).LastOrDefault(e => e.On > before.Done.AddDays(-NextDays) && e.On <= last.Done);
+        now.Journal.Of(kinds).LastOrDefault(e => e.On > before.Done.AddDays(-now.Limits<ShrinkingLimits>().Next) && e.On <= last.Done);
 
     static SmallerCause? Divided(Situation now, Grown before, Grown last) =>
         Between(now, before, last, EntryKinds.Divided) is { } cut
@@ -68,7 +56,9 @@ static class SmallerCauses
         var lost = now
             .Journal.Of(EntryKinds.RootsLost, RootCount)
             .LastOrDefault(e =>
-                e.On > before.Done.AddDays(-NextDays) && e.On <= last.Done && (e.Kind == EntryKinds.RootsLost || e.Amount?.InBase <= 0)
+                e.On > before.Done.AddDays(-now.Limits<ShrinkingLimits>().Next)
+                && e.On <= last.Done
+                && (e.Kind == EntryKinds.RootsLost || e.Amount?.InBase <= 0)
             );
         if (lost is null)
             return null;
@@ -82,7 +72,9 @@ static class SmallerCauses
     {
         var seen = now
             .Journal.Of(Pest)
-            .LastOrDefault(e => e.On > last.Began.AddDays(-NextDays) && e.On <= last.Done && e.Text is not "none");
+            .LastOrDefault(e =>
+                e.On > last.Began.AddDays(-now.Limits<ShrinkingLimits>().Next) && e.On <= last.Done && e.Text is not "none"
+            );
         return seen is null
             ? null
             : new(
@@ -137,7 +129,10 @@ static class SmallerCauses
     /// <summary>Days were short on average while it grew, and longer while the one before did.</summary>
     static SmallerCause? Winter(Situation now, Grown before, Grown last)
     {
-        if (!now.Daylight.Tells || Hours(now, last) is not (< ShortHours and var hours) || Hours(now, before) <= hours)
+        if (!now.Daylight.Tells)
+            return null;
+        var hours = Hours(now, last);
+        if (hours >= now.Limits<ShrinkingLimits>().ShortDays || Hours(now, before) <= hours)
             return null;
         return new(
             "short days",
@@ -160,7 +155,10 @@ static class SmallerCauses
         if (now.Sheet.Organs.Shoot == Organ.Leaf)
             return null;
         var other = now.Lanes.FirstOrDefault(lane =>
-            lane.Kind is LaneKind.Growth && lane.Organ != last.Part && lane.From > before.Began && Beside(lane, last) >= SharedDays
+            lane.Kind is LaneKind.Growth
+            && lane.Organ != last.Part
+            && lane.From > before.Began
+            && Beside(lane, last) >= now.Limits<ShrinkingLimits>().Shared
         );
         return other is null
             ? null
@@ -177,7 +175,7 @@ static class SmallerCauses
     static SmallerCause? Unfed(Situation now, Grown before, Grown last)
     {
         var (then, since) = (FedWhile(now, before), FedWhile(now, last));
-        return then >= Feeds && since == 0
+        return then >= now.Limits<ShrinkingLimits>().Feeds && since == 0
             ? new(
                 "not fed",
                 last.Began,

@@ -9,18 +9,13 @@ namespace BudClock.Core.Advising.Health;
 /// </remarks>
 public sealed class TwoGrowthsAdviser : IAdviser
 {
-    const int SaidForDays = 60;
-
     /// <inheritdoc/>
     public string Rule => "G3";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => [];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (Open(now) is not { } open || now.Journal.Of(EntryKinds.Looked).Any(e => e.On >= open.Young.From))
+        if (now.TwoGrowths is not { } open || now.Journal.Of(EntryKinds.Looked).Any(e => e.On >= open.Young.From))
             yield break;
         var (parent, young) = open;
         Condition[] conditions =
@@ -42,27 +37,6 @@ public sealed class TwoGrowthsAdviser : IAdviser
         {
             AnsweredBy = EntryKinds.Looked,
         };
-    }
-
-    /// <summary>The two growths, both under way, while the younger is news; null where there are none.</summary>
-    public static (Lane Parent, Lane Young)? Open(Situation now)
-    {
-        var growths = now.Lanes.Where(lane => lane is { Kind: LaneKind.Growth, Organ: not null }).ToList();
-        return
-            growths.LastOrDefault(lane =>
-                lane.Open && lane.From > now.Today.AddDays(-SaidForDays) && SproutedFrom(now, lane, growths) is not null
-            )
-                is { } young
-            ? (SproutedFrom(now, young, growths)!, young)
-            : null;
-    }
-
-    static Lane? SproutedFrom(Situation now, Lane young, List<Lane> growths)
-    {
-        var parent = now.Plant.Organs.FirstOrDefault(organ => organ.Id == young.Organ)?.Parent;
-        return parent is null
-            ? null
-            : growths.FirstOrDefault(lane => lane.Organ == parent && lane.From < young.From && (lane.To is null || lane.To > young.From));
     }
 
     static string Label(Situation now, string? organ) => now.Plant.Organs.FirstOrDefault(o => o.Id == organ)?.Label ?? organ ?? "";

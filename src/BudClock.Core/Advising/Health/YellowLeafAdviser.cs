@@ -10,14 +10,8 @@ namespace BudClock.Core.Advising.Health;
 /// </summary>
 public sealed class YellowLeafAdviser : IAdviser
 {
-    const int FastDays = 14;
-    const int Several = 2;
-
     /// <inheritdoc/>
     public string Rule => "G7";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => [];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -34,16 +28,22 @@ public sealed class YellowLeafAdviser : IAdviser
     static bool Declines(Situation now) =>
         now.Sheet.PhaseOn(now.Today, now.Around.Garden.Southern)?.Phase.Phase is Phase.GoingToRest or Phase.Resting
         && !now.Daylight.Equatorial
-        && now.Sheet.Rule("W7") is not null;
+        && now.Sheet.Is(Traits.WinterForm);
 
     Advice? Falling(Situation now)
     {
-        var fell = now.Journal.Of(LeafDropped, LeavesGone).Where(e => e.On > now.Today.AddDays(-FastDays)).ToList();
-        if (fell.Count < Several && !fell.Any(e => e.Kind == LeavesGone) || now.Journal.FirstSince(fell[^1].On, LeafStarted) is not null)
+        var fell = now
+            .Journal.Of(LeafDropped, LeavesGone)
+            .Where(e => e.On > now.Today.AddDays(-now.Limits<YellowLeafLimits>().Fast))
+            .ToList();
+        if (
+            fell.Count < now.Limits<YellowLeafLimits>().Several && !fell.Any(e => e.Kind == LeavesGone)
+            || now.Journal.FirstSince(fell[^1].On, LeafStarted) is not null
+        )
             return null;
         if (
             now.Journal.Of(RootCount, Looked).Any(e => e.On >= fell[^1].On)
-            || now.Sheet.Rule("D1") is not null && fell.Any(e => e.Kind == LeavesGone)
+            || now.Sheet.Is(Traits.LeaflessRest) && fell.Any(e => e.Kind == LeavesGone)
         )
             return null;
         return new(
@@ -53,7 +53,7 @@ public sealed class YellowLeafAdviser : IAdviser
             Verdict.Look,
             now.Today,
             $"{fell.Count} leaves gone within two weeks, and it is not its time: look for pests, then at roots, stem and base.",
-            [new("leaves lost in two weeks", new(fell.Count), new(Several), null, true, fell[^1].On)]
+            [new("leaves lost in two weeks", new(fell.Count), new(now.Limits<YellowLeafLimits>().Several), null, true, fell[^1].On)]
         );
     }
 
@@ -85,7 +85,7 @@ public sealed class YellowLeafAdviser : IAdviser
                 [seen, Condition.Known("medium", new("wet"), null, wet.On)]
             );
         var days = yellow.Select(e => e.On).Distinct().Count();
-        return days >= Several + 1
+        return days >= now.Limits<YellowLeafLimits>().Several + 1
             ? new(
                 Topics.Health,
                 Rule,
@@ -106,3 +106,10 @@ public sealed class YellowLeafAdviser : IAdviser
             );
     }
 }
+
+/// <summary>Rule G7: yellow leaves.</summary>
+[Rule("G7", "yellow leaves")]
+public sealed record YellowLeafLimits(
+    [Limit("days", 3, 60, "within this several are too many")] int Fast,
+    [Limit("leaves", 2, 10, "so many are not age alone")] int Several
+);

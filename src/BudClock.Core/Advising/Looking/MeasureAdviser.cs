@@ -1,4 +1,4 @@
-using BudClock.Core.Advising.Waking;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Looking;
@@ -9,20 +9,15 @@ namespace BudClock.Core.Advising.Looking;
 /// </summary>
 public sealed class MeasureAdviser : IAdviser
 {
-    const int GivenUpDays = 28; // what was not measured for four weeks is not being followed
-
     /// <inheritdoc/>
     public string Rule => "K3";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["every"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (Next(now) is not { } next)
+        if (NextMeasure.Read(now) is not { } next)
             yield break;
-        var every = now.Needs(Rule, "every");
+        var every = now.Limits<MeasuringLimits>().Every;
         var due = next.Last.AddDays((int)every);
         var days = now.Today.DayNumber - next.Last.DayNumber;
         var condition = new Condition("days since the last look", new Fact(days), new Fact(every), "days", days >= every, next.Last);
@@ -37,26 +32,7 @@ public sealed class MeasureAdviser : IAdviser
         );
     }
 
-    /// <summary>What is due to be measured next: its kind, its name, and when it last was; null when nothing is followed.</summary>
-    public static (EntryKind Kind, string Name, DateOnly Last, string? Organ)? Next(Situation now)
-    {
-        var followed = now
-            .Series.Where(s =>
-                s.Moves && s.Last.On > now.Today.AddDays(-GivenUpDays) && !(now.DryRest.Waking && s.Kind == EntryKinds.RootLength)
-            )
-            .Select(s => (s.Kind, Name: s.Label, Last: s.Last.On, s.Organ))
-            .ToList();
-        if (WaitsForRoots(now))
-            followed.Insert(0, (EntryKinds.RootLength, "Roots", now.NewRoots.Checked ?? now.DryRest.Woke!.Value, null));
-        return followed.Count == 0 ? null : followed.MinBy(f => f.Last);
-    }
-
-    static bool WaitsForRoots(Situation now) =>
-        now.DryRest.Waking
-        && now.NewRoots.AtBase is null
-        && !(now.NewRoots.Live && now.NewRoots.Longest?.Value >= FirstSoakAdviser.NeededRootCm(now));
-
-    static string Reason(Situation now, (EntryKind Kind, string Name, DateOnly Last, string? Organ) next, DateOnly due)
+    static string Reason(Situation now, NextMeasure next, DateOnly due)
     {
         var ago = Dates.Ago(next.Last, now.Today);
         if (now.Today < due)

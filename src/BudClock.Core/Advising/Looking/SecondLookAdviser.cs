@@ -10,8 +10,6 @@ namespace BudClock.Core.Advising.Looking;
 public sealed class SecondLookAdviser : IAdviser
 {
     const string Plump = "plump";
-    const int AskedForDays = 28; // after that, the season itself has answered
-
     static readonly EntryKind[] RootSigns =
     [
         EntryKinds.RootLength,
@@ -24,9 +22,6 @@ public sealed class SecondLookAdviser : IAdviser
 
     /// <inheritdoc/>
     public string Rule => "K4";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["water-from", "water-to", .. SecondLooks.Thresholds];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -75,11 +70,11 @@ public sealed class SecondLookAdviser : IAdviser
 
     Advice? AfterFirstWater(Situation now)
     {
-        if (now.DryRest.FirstWater is not { } water || now.Today > water.On.AddDays(AskedForDays))
+        if (now.DryRest.FirstWater is not { } water || now.Today > water.On.AddDays(now.Limits<SecondLookLimits>().Asked))
             return null;
 
-        var from = water.On.AddDays((int)now.Needs(Rule, "water-from"));
-        var to = water.On.AddDays((int)now.Needs(Rule, "water-to"));
+        var from = water.On.AddDays(now.Limits<SecondLookLimits>().WaterFrom);
+        var to = water.On.AddDays(now.Limits<SecondLookLimits>().WaterTo);
         var before = now.Journal.State(EntryKinds.Bulbs, e => e.On <= water.On);
         var after = now.Journal.State(EntryKinds.Bulbs, e => e.On > water.On);
         var looked = now.Journal.State(EntryKinds.Looked, e => e.On >= from);

@@ -1,3 +1,4 @@
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using static BudClock.Core.Journal.EntryKinds;
 
@@ -21,13 +22,7 @@ public sealed record BeforeNow(string Name, EntryKind Kind, string? Organ, Fact?
 /// <remarks>Common practice: 14 days for a move, new light or a new recipe, 21 to 28 after a repot, 7 after a treatment.</remarks>
 public static class SecondLooks
 {
-    const int AskedForDays = 28;
-    const int AfternoonDays = 3;
-
     static readonly EntryKind[] States = [Leaves, Bulbs, Tuber, Base];
-
-    /// <summary>The thresholds of rule K4 that flags need.</summary>
-    public static readonly IReadOnlyList<string> Thresholds = ["feed", "repot-from", "repot-to", "treat"];
 
     /// <summary>The open flag that comes first; null when there is none.</summary>
     public static SecondLook? Next(Situation now)
@@ -37,7 +32,7 @@ public static class SecondLooks
             now
                 .Journal.Of(Flagged, Repotted, Divided, Moved, Treated, RecipeSet)
                 .Select(change => Plant(now, change))
-                .Where(flag => now.Today <= flag.To.AddDays(AskedForDays) && !looks.Any(look => look >= flag.From))
+                .Where(flag => now.Today <= flag.To.AddDays(now.Limits<SecondLookLimits>().Asked) && !looks.Any(look => look >= flag.From))
                 .MinBy(flag => flag.From)
                 is { } next
             ? next with
@@ -50,7 +45,7 @@ public static class SecondLooks
     /// <summary>A limp plant over a dry pot that was soaked: firm within about two hours; limp the next day is the roots.</summary>
     public static Advice? Afternoon(Situation now)
     {
-        if (now.Wetness.LastWater is not { } water || water.On < now.Today.AddDays(-AfternoonDays))
+        if (now.Wetness.LastWater is not { } water || water.On < now.Today.AddDays(-now.Limits<SecondLookLimits>().Afternoon))
             return null;
         var limp = now.Journal.Of(Leaves).LastOrDefault(e => PlantJournal.IsAfter(water, e));
         if (
@@ -76,15 +71,14 @@ public static class SecondLooks
 
     static SecondLook Plant(Situation now, Entry change)
     {
+        var limits = now.Limits<SecondLookLimits>();
         var (from, to, question) =
             change.Kind == Flagged ? (Days(change), Days(change), change.Text ?? "What has changed?")
-            : change.Kind == Repotted ? (Needs("repot-from"), Needs("repot-to"), "has it taken hold?")
-            : change.Kind == Divided ? (Needs("repot-from"), Needs("repot-to"), "have the parts taken hold? Lay them side by side.")
-            : change.Kind == Treated ? (Needs("treat"), Needs("treat"), "did the treatment work?")
-            : (Needs("feed"), Needs("feed"), change.Kind == RecipeSet ? "what did the new recipe do?" : "does it like the new place?");
+            : change.Kind == Repotted ? (limits.RepotFrom, limits.RepotTo, "has it taken hold?")
+            : change.Kind == Divided ? (limits.RepotFrom, limits.RepotTo, "have the parts taken hold? Lay them side by side.")
+            : change.Kind == Treated ? (limits.Treat, limits.Treat, "did the treatment work?")
+            : (limits.Feed, limits.Feed, change.Kind == RecipeSet ? "what did the new recipe do?" : "does it like the new place?");
         return new(change, change.On.AddDays(from), change.On.AddDays(to), question, []);
-
-        int Needs(string threshold) => (int)now.Needs("K4", threshold);
     }
 
     static int Days(Entry flag) => (int)(flag.Amount?.Value ?? 1);
@@ -120,3 +114,16 @@ public static class SecondLooks
 
     static Fact? Word(Seen<string>? state) => state is null ? null : new(state.Value);
 }
+
+/// <summary>Rule K4: what a change did.</summary>
+[Rule("K4", "what a change did")]
+public sealed record SecondLookLimits(
+    [Limit("days", 1, 14, "after water, the first look")] int WaterFrom,
+    [Limit("days", 1, 30, "after water, the last look")] int WaterTo,
+    [Limit("days", 1, 60, "after a feed, a recipe or a move")] int Feed,
+    [Limit("days", 1, 90, "after a repot, the first look")] int RepotFrom,
+    [Limit("days", 1, 120, "after a repot, the last look")] int RepotTo,
+    [Limit("days", 1, 60, "after a treatment")] int Treat,
+    [Limit("days", 7, 120, "so long a look that was missed is still asked for")] int Asked,
+    [Limit("days", 1, 14, "so long after a soak a limp leaf is asked about")] int Afternoon
+);

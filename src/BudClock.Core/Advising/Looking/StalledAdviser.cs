@@ -1,3 +1,4 @@
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 
@@ -8,18 +9,13 @@ namespace BudClock.Core.Advising.Looking;
 /// </summary>
 public sealed class StalledAdviser : IAdviser
 {
-    const int FollowedDays = 28;
-
     /// <inheritdoc/>
     public string Rule => "K3";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["every"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
-        foreach (var series in now.Series.Where(s => s.Moves && s.Last.On > now.Today.AddDays(-FollowedDays)))
+        foreach (var series in now.Series.Where(s => s.Moves && s.Last.On > now.Today.AddDays(-now.Limits<MeasuringLimits>().GivenUp)))
         {
             if (Pace.Read(series, series.YearBefore(now.Series), series.Finish(now.Series)) is not { Kind: PaceKind.Stalled } pace)
                 continue;

@@ -11,25 +11,23 @@ namespace BudClock.Core.Advising.Placing;
 /// </remarks>
 public sealed class BloomLightAdviser : IAdviser
 {
-    const int Days = 14;
-    const double ShortDayHours = 11;
-
     /// <inheritdoc/>
     public string Rule => "E1";
 
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["light-shade", "light-bright", "light-morning-sun", "light-full-sun"];
-
     /// <summary>The light from which plants of a class bloom, mol/m²/day.</summary>
-    public static double Least(CultureSheet sheet) => sheet.Rule("E1")!["light-" + sheet.Light.Name()];
+    public static double Least(CultureSheet sheet) => sheet.Limits<BloomLightLimits>().For(sheet.Light);
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Resting || now.Sheet.Is(Traits.Foliage) || (now.Daylight.ShorterThan(ShortDayHours) && now.Around.Place?.LampHours is null))
+        if (
+            now.Resting
+            || now.Sheet.Is(Traits.Foliage)
+            || (now.Daylight.ShorterThan(now.Limits<BloomLightLimits>().ShortDays) && now.Around.Place?.LampHours is null)
+        )
             yield break;
         var least = Least(now.Sheet);
-        if (now.Around.Weather.MeanLight(now.Today, Days) is not { } light || light.Value.High >= least)
+        if (now.Around.Weather.MeanLight(now.Today, now.Limits<BloomLightLimits>().Days) is not { } light || light.Value.High >= least)
             yield break;
         yield return new(
             Topics.Move,
@@ -49,4 +47,26 @@ public sealed class BloomLightAdviser : IAdviser
             Ground = Ground.Interval,
         };
     }
+}
+
+/// <summary>Rule E1: the daily light with which each class of plants flowers.</summary>
+[Rule("E1", "the daily light with which each class of plants flowers")]
+public sealed record BloomLightLimits(
+    [Limit("mol/m² a day", 0.5, 20, "the least for plants of the shade")] double LightShade,
+    [Limit("mol/m² a day", 0.5, 30, "the least for plants of bright places")] double LightBright,
+    [Limit("mol/m² a day", 1, 40, "the least for plants of morning sun")] double LightMorningSun,
+    [Limit("mol/m² a day", 2, 60, "the least for plants of full sun")] double LightFullSun,
+    [Limit("days", 3, 30, "so many last days are averaged")] int Days,
+    [Limit("hours", 0, 16, "in days this short a lack of light is the season's")] double ShortDays
+)
+{
+    /// <summary>The least daily light for plants of a class, mol/m² a day.</summary>
+    public double For(LightClass light) =>
+        light switch
+        {
+            LightClass.Shade => LightShade,
+            LightClass.Bright => LightBright,
+            LightClass.MorningSun => LightMorningSun,
+            _ => LightFullSun,
+        };
 }

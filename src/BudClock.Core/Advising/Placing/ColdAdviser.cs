@@ -1,4 +1,5 @@
 using BudClock.Core.Climate;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Placing;
@@ -10,14 +11,8 @@ namespace BudClock.Core.Advising.Placing;
 /// </remarks>
 public sealed class ColdAdviser : IAdviser
 {
-    /// <summary>A range further ahead is too wide to trouble anybody with its cold end.</summary>
-    const int PerhapsDays = 5;
-
     /// <inheritdoc/>
     public string Rule => "E4";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => [];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -27,7 +22,7 @@ public sealed class ColdAdviser : IAdviser
             yield return Measured(now, night);
         else if (temper.ColdAhead is { } frost)
             yield return Ahead(now, frost);
-        else if (temper.PerhapsCold is { } perhaps && perhaps.On < now.Today.AddDays(PerhapsDays))
+        else if (temper.PerhapsCold is { } perhaps && perhaps.On < now.Today.AddDays(now.Limits<ColdLimits>().Perhaps))
             yield return Perhaps(now, perhaps);
         else if (now.Around.Outdoors && !now.Resting && Cool(now) is { } cool)
             yield return cool;

@@ -1,4 +1,6 @@
 using BudClock.Core.Climate;
+using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Placing;
@@ -9,50 +11,44 @@ namespace BudClock.Core.Advising.Placing;
 /// </summary>
 public sealed class HeatAdviser : IAdviser
 {
-    /// <summary>Shade is put up in so many days; a heat further ahead is not sure.</summary>
-    const int Soon = 4;
-
     /// <inheritdoc/>
     public string Rule => "E3";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => [];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
-        var (temper, limits) = (now.Temper, now.Sheet.Rule("V4")!);
+        var (temper, limits) = (now.Temper, now.Limits<TemperatureLimits>());
         if (temper.HotNight is { } night)
             yield return Say(
                 Verdict.Do,
                 now.Today,
                 $"The last night stayed at {Degrees.Of(night.Value)}, and warm nights are what kills it: cool it now. Shade, open by "
                     + "night, wet the floor, the coolest corner.",
-                Limit("warm night", night.Value, limits.Find("hot-night")!.Value, night.On)
+                Limit("warm night", night.Value, limits.HotNight!.Value, night.On)
             );
         else if (temper.WarmNightAhead is { } ahead)
             yield return Say(
                 Verdict.Look,
                 ahead.On,
                 $"Nights of {Degrees.Of(ahead.MinC!.Value)} are forecast from {Dates.Short(ahead.On)}; above "
-                    + $"{Degrees.Of(limits.Find("hot-night")!.Value)} it suffers: have the coolest place ready.",
-                Limit("forecast night", ahead.MinC.Value, limits.Find("hot-night")!.Value, ahead.On)
+                    + $"{Degrees.Of(limits.HotNight!.Value)} it suffers: have the coolest place ready.",
+                Limit("forecast night", ahead.MinC.Value, limits.HotNight!.Value, ahead.On)
             );
         else if (temper.HotDay is { } day)
             yield return Say(
                 Verdict.Look,
                 now.Today,
-                $"Days are up to {Degrees.Of(day.Value)}; above {Degrees.Of(limits.Find("hot-day")!.Value)} for days it suffers from heat: "
+                $"Days are up to {Degrees.Of(day.Value)}; above {Degrees.Of(limits.HotDay!.Value)} for days it suffers from heat: "
                     + $"shade, air, a cooler place.",
-                Limit("hot day", day.Value, limits.Find("hot-day")!.Value, day.On)
+                Limit("hot day", day.Value, limits.HotDay!.Value, day.On)
             );
-        else if (temper.HotAhead is { } spell && spell.On < now.Today.AddDays(Soon))
+        else if (temper.HotAhead is { } spell && spell.On < now.Today.AddDays(now.Limits<HeatLimits>().Soon))
             yield return Say(
                 Verdict.Look,
                 spell.On,
                 $"Days of {Degrees.Of(spell.MaxC!.Value)} are forecast from {Dates.Short(spell.On)}; above "
-                    + $"{Degrees.Of(limits.Find("hot-day")!.Value)} for days it suffers from heat: have shade and air ready.",
-                Limit("forecast day", spell.MaxC.Value, limits.Find("hot-day")!.Value, spell.On)
+                    + $"{Degrees.Of(limits.HotDay!.Value)} for days it suffers from heat: have shade and air ready.",
+                Limit("forecast day", spell.MaxC.Value, limits.HotDay!.Value, spell.On)
             );
     }
 
@@ -61,3 +57,7 @@ public sealed class HeatAdviser : IAdviser
     Advice Say(Verdict verdict, DateOnly due, string reason, Condition condition) =>
         new(Topics.Move, Rule, Care.Cool, verdict, due, reason, [condition]);
 }
+
+/// <summary>Rule E3: heat.</summary>
+[Rule("E3", "heat")]
+public sealed record HeatLimits([Limit("days", 1, 14, "heat to come is spoken of so far ahead")] int Soon);

@@ -1,4 +1,5 @@
 using System.Globalization;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Placing;
@@ -6,19 +7,18 @@ namespace BudClock.Core.Advising.Placing;
 /// <summary>Rule E7: air that is drier for days than the sheet's guide.</summary>
 public sealed class HumidityAdviser : IAdviser
 {
-    const int Days = 3;
-
     /// <inheritdoc/>
     public string Rule => "E7";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["humid-from"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
-        var least = now.Needs(Rule, "humid-from");
-        if (now.Resting || now.Around.Weather.MeanHumidity(now.Today, Days + 1) is not { } humidity || humidity.Value >= least)
+        var least = now.Limits<HumidityLimits>().HumidFrom;
+        if (
+            now.Resting
+            || now.Around.Weather.MeanHumidity(now.Today, now.Limits<HumidityLimits>().Days + 1) is not { } humidity
+            || humidity.Value >= least
+        )
             yield break;
         yield return new(
             Topics.Move,
@@ -35,3 +35,10 @@ public sealed class HumidityAdviser : IAdviser
         );
     }
 }
+
+/// <summary>Rule E7: air that is too dry.</summary>
+[Rule("E7", "air that is too dry")]
+public sealed record HumidityLimits(
+    [Limit("%", 5, 95, "the least that it bears in the long run", Stricter = Stricter.Higher)] double HumidFrom,
+    [Limit("days", 1, 14, "so many last days are averaged")] int Days
+);

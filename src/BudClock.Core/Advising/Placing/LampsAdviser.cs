@@ -1,4 +1,5 @@
 using System.Globalization;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Placing;
@@ -10,23 +11,20 @@ public sealed class LampsAdviser : IAdviser
     public string Rule => "E5";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["hours"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Resting || now.Around.Place is not { LampHours: { } burn } place)
             yield break;
-        if (burn < now.Needs(Rule, "hours") && now.Daylight.ShorterThan(now.Needs(Rule, "hours")))
+        if (burn < now.Limits<LampsLimits>().Hours && now.Daylight.ShorterThan(now.Limits<LampsLimits>().Hours))
             yield return TooShort(now, burn);
-        else if (place.LampDistanceCm is { } distance && Limit(now, "distance-to") is { } most && distance > most)
+        else if (place.LampDistanceCm is { } distance && now.Limits<LampsLimits>().DistanceTo is { } most && distance > most)
             yield return Distance(
                 now,
                 distance,
                 most,
                 $"Its lamps hang {distance:0.#} cm above the leaves; it wants them within {most:0.#} cm: lower them, or raise it."
             );
-        else if (place.LampDistanceCm is { } near && Limit(now, "distance-from") is { } least && near < least)
+        else if (place.LampDistanceCm is { } near && now.Limits<LampsLimits>().DistanceFrom is { } least && near < least)
             yield return Distance(
                 now,
                 near,
@@ -35,11 +33,9 @@ public sealed class LampsAdviser : IAdviser
             );
     }
 
-    static double? Limit(Situation now, string name) => now.Sheet.Rule("E5")!.Find(name);
-
     Advice TooShort(Situation now, double burn)
     {
-        var hours = now.Needs(Rule, "hours");
+        var hours = now.Limits<LampsLimits>().Hours;
         return new(
             Topics.Move,
             Rule,
@@ -66,3 +62,11 @@ public sealed class LampsAdviser : IAdviser
             [new("lamps above the leaves", new(have), new(need), "cm", false, now.Today)]
         );
 }
+
+/// <summary>Rule E5: lamps above it.</summary>
+[Rule("E5", "lamps above it")]
+public sealed record LampsLimits(
+    [Limit("hours", 1, 24, "how long they burn")] double Hours,
+    [Limit("cm", 1, 100, "the nearest they hang")] double? DistanceFrom,
+    [Limit("cm", 2, 200, "the furthest they hang")] double? DistanceTo
+);

@@ -6,13 +6,8 @@ namespace BudClock.Core.Advising.Placing;
 /// <summary>Rule G5: scorched leaves ask for less light at once; pale ones ask which it is.</summary>
 public sealed class LightAdviser : IAdviser
 {
-    const int MovedDays = 28;
-
     /// <inheritdoc/>
     public string Rule => "G5";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => [];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -23,7 +18,11 @@ public sealed class LightAdviser : IAdviser
             yield break;
         var seen = Condition.Sign($"leaves {leaves.Text}", leaves.On);
         var moved =
-            now.Journal.Last(EntryKinds.Moved) is { } move && move.On <= leaves.On && move.On > leaves.On.AddDays(-MovedDays) ? move : null;
+            now.Journal.Last(EntryKinds.Moved) is { } move
+            && move.On <= leaves.On
+            && move.On > leaves.On.AddDays(-now.Limits<LightSignLimits>().Moved)
+                ? move
+                : null;
         if (leaves.Text == "scorched")
             yield return Scorched(now, leaves, moved, seen);
         else if (now.Pests is not { Open: true })
@@ -74,3 +73,7 @@ public sealed class LightAdviser : IAdviser
             [seen]
         );
 }
+
+/// <summary>Rule G5: leaves that speak of light.</summary>
+[Rule("G5", "leaves that speak of light")]
+public sealed record LightSignLimits([Limit("days", 7, 120, "leaves scorched so shortly after a move come of the move")] int Moved);

@@ -1,5 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Climate;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using BudClock.Core.Programmes;
 
@@ -16,12 +17,9 @@ public sealed class LongNightsAdviser : IAdviser
     public string Rule => "B6";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["dark"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
-        var dark = now.Needs(Rule, "dark");
+        var dark = now.Limits<LongNightsLimits>().Dark;
         if (
             now.Around.Place is not { LampHours: > 0 and var burn } place
             || now.Open(LaneKind.Spike)
@@ -64,3 +62,7 @@ public sealed class LongNightsAdviser : IAdviser
 
     static string Hours(double hours) => string.Create(CultureInfo.InvariantCulture, $"{hours:0.#} h");
 }
+
+/// <summary>Rule B6: long nights that set buds.</summary>
+[Rule("B6", "long nights that set buds")]
+public sealed record LongNightsLimits([Limit("hours", 8, 16, "how long its nights have to be")] double Dark);

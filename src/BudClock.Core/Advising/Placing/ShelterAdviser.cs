@@ -9,14 +9,8 @@ namespace BudClock.Core.Advising.Placing;
 /// </summary>
 public sealed class ShelterAdviser : IAdviser
 {
-    const int Steps = 3;
-    const int NewsDays = 14;
-
     /// <inheritdoc/>
     public string Rule => "E8";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["step"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -33,7 +27,7 @@ public sealed class ShelterAdviser : IAdviser
     {
         var since = now.Sleep.Since ?? now.DryRest.Woke ?? now.Today;
         var newest = now.Journal.Last(EntryKinds.Moved) is { } moved && moved.On > since ? moved.On : since;
-        var news = now.Today < newest.AddDays(NewsDays);
+        var news = now.Today < newest.AddDays(now.Limits<HardeningLimits>().News);
         var does = now.DryRest.Waking ? "waits dry for its first water" : "rests";
         if (now.Around.Place?.Cover == "open")
             return new(
@@ -58,11 +52,18 @@ public sealed class ShelterAdviser : IAdviser
 
     Advice? InSteps(Situation now, Entry moved)
     {
-        var (days, step) = (now.Today.DayNumber - moved.On.DayNumber, (int)now.Needs(Rule, "step"));
-        if (days >= step * Steps || Scorched(now))
+        var (days, step) = (now.Today.DayNumber - moved.On.DayNumber, now.Limits<HardeningLimits>().Step);
+        if (days >= step * now.Limits<HardeningLimits>().Steps || Scorched(now))
             return null;
         var light = now.Sheet.Light;
-        Condition condition = new("days since it moved out", new(days), new(step * Steps), "days", false, moved.On);
+        Condition condition = new(
+            "days since it moved out",
+            new(days),
+            new(step * now.Limits<HardeningLimits>().Steps),
+            "days",
+            false,
+            moved.On
+        );
         if (moved.Text?.Contains("full sun", StringComparison.OrdinalIgnoreCase) == true)
             return Say(
                 Verdict.Look,
@@ -75,7 +76,7 @@ public sealed class ShelterAdviser : IAdviser
         if (light <= LightClass.Bright)
             return Say(
                 Verdict.Hold,
-                moved.On.AddDays(step * Steps),
+                moved.On.AddDays(step * now.Limits<HardeningLimits>().Steps),
                 $"Moved out {Dates.Ago(moved.On, now.Today)}: it stays in {light.Words()}, out of wind. No dome or bag over it where the "
                     + $"sun comes.",
                 condition
@@ -100,3 +101,11 @@ public sealed class ShelterAdviser : IAdviser
     Advice Say(Verdict verdict, DateOnly due, string reason, Condition condition) =>
         new(Topics.Move, Rule, Care.Move, verdict, due, reason, [condition]) { Ground = Ground.Interval };
 }
+
+/// <summary>Rule E8: sun in steps.</summary>
+[Rule("E8", "sun in steps")]
+public sealed record HardeningLimits(
+    [Limit("days", 1, 30, "between steps into stronger light")] int Step,
+    [Limit("steps", 1, 10, "how many steps there are")] int Steps,
+    [Limit("days", 1, 60, "so long a move into stronger light is spoken of")] int News
+);

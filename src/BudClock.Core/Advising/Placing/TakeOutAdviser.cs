@@ -1,5 +1,6 @@
 using BudClock.Core.Climate;
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Placing;
@@ -14,14 +15,8 @@ namespace BudClock.Core.Advising.Placing;
 /// </remarks>
 public sealed class TakeOutAdviser : IAdviser
 {
-    const int MeasuredNights = 3;
-    const int KnownAhead = 10;
-
     /// <inheritdoc/>
     public string Rule => "E4";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => [];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -29,7 +24,7 @@ public sealed class TakeOutAdviser : IAdviser
         if (now.Around.CameFrom is not { } outside || !GoesOut(now))
             yield break;
         var (weather, least) = (outside.Weather, now.Temper.FeedC);
-        var measured = weather.CoolestNight(now.Today, MeasuredNights);
+        var measured = weather.CoolestNight(now.Today, now.Limits<ColdLimits>().Measured);
         var lastCold = Last(weather, least, now.Today);
         var conditions = Conditions(now, outside, measured, lastCold);
         if (measured?.Value < least || lastCold is not null)
@@ -43,7 +38,7 @@ public sealed class TakeOutAdviser : IAdviser
                         + $"{Degrees.Of(least)} and more.",
                 conditions
             );
-        else if (measured is null || weather.Ahead.Count < KnownAhead)
+        else if (measured is null || weather.Ahead.Count < now.Limits<ColdLimits>().Ahead)
             yield return Say(
                 Verdict.Look,
                 now.Today,
@@ -103,7 +98,7 @@ public sealed class TakeOutAdviser : IAdviser
                 outside.Weather.Ahead.Count == 0 ? null : new((cold ?? outside.Weather.Ahead.MinBy(day => day.MinC))?.MinC ?? double.NaN),
                 new(now.Temper.FeedC),
                 "°C",
-                cold is null && outside.Weather.Ahead.Count >= KnownAhead,
+                cold is null && outside.Weather.Ahead.Count >= now.Limits<ColdLimits>().Ahead,
                 cold?.On
             ),
         ];

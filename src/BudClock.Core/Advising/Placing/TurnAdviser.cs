@@ -1,3 +1,4 @@
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Placing;
@@ -9,15 +10,12 @@ public sealed class TurnAdviser : IAdviser
     public string Rule => "E6";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["every"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         // Whoever has never turned a plant is not asked to begin.
         if (!now.InGrowth || now.Open(LaneKind.Spike) || now.Journal.Last(EntryKinds.Turned) is not { } last)
             yield break;
-        var (days, every) = (now.Today.DayNumber - last.On.DayNumber, now.Needs(Rule, "every"));
+        var (days, every) = (now.Today.DayNumber - last.On.DayNumber, now.Limits<TurningLimits>().Every);
         if (days >= every)
             yield return new(
                 Topics.Move,
@@ -33,3 +31,7 @@ public sealed class TurnAdviser : IAdviser
             };
     }
 }
+
+/// <summary>Rule E6: turning to the light.</summary>
+[Rule("E6", "turning to the light")]
+public sealed record TurningLimits([Limit("days", 1, 60, "between turns")] double Every);

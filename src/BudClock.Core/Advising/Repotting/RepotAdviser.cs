@@ -12,13 +12,8 @@ namespace BudClock.Core.Advising.Repotting;
 /// </remarks>
 public sealed class RepotAdviser : IAdviser
 {
-    const int RecentDays = 120;
-
     /// <inheritdoc/>
     public string Rule => "R1";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["open", "late", "medium"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -27,12 +22,12 @@ public sealed class RepotAdviser : IAdviser
             now.Arrival is { WrongMedium: not null }
             || now.Rot is { Open: true }
             || now.Roots.Unrooted
-            || now.Resting && now.Sheet.Rule("D6") is null
+            || now.Resting && !now.Sheet.Is(Traits.RepottedDry)
         )
             yield break;
         if (Wanted(now) is not { } wanted)
             yield break;
-        if (now.Sheet.Is(Traits.PotBound) && now.Sheet.Rule("W5") is null)
+        if (now.Sheet.Is(Traits.PotBound) && !now.Sheet.Is(Traits.FromBelow))
             yield return Say(
                 Verdict.Hold,
                 $"{wanted.Words}, but it blooms when its pot is full: it stays until roots heave out at the top, or it declines.",
@@ -49,18 +44,18 @@ public sealed class RepotAdviser : IAdviser
     static Want? Wanted(Situation now)
     {
         var last = now.Journal.Last(Repotted)?.On;
-        if (last > now.Today.AddDays(-RecentDays))
+        if (last > now.Today.AddDays(-now.Limits<RepotWindowLimits>().Recent))
             return null;
         if (LeafSpanAsks(now) is { } span)
             return span;
         if (
             now.Journal.Last(RootsAtBase) is { } roots
-            && roots.On > now.Today.AddDays(-RecentDays)
+            && roots.On > now.Today.AddDays(-now.Limits<RepotWindowLimits>().Recent)
             && !now.Sheet.Is(Traits.DryRest)
             && !(last >= roots.On)
         )
             return new("Roots at the bottom of the pot", Condition.Sign("roots at the bottom of the pot", roots.On), Larger(now));
-        var months = now.Sheet.Rule("R1")!["medium"];
+        var months = now.Limits<RepotWindowLimits>().Medium;
         // A rough date counts from the end of its span: the medium is at least so old.
         var about = last is null ? now.Plant.PottedAbout : null;
         if (
@@ -82,7 +77,7 @@ public sealed class RepotAdviser : IAdviser
     static Want? LeafSpanAsks(Situation now)
     {
         if (
-            now.Sheet.Rule("W5") is null
+            !now.Sheet.Is(Traits.FromBelow)
             || now.Journal.Last(LeafSpan) is not { Amount: { } span } entry
             || now.Plant.Pot?.DiameterCm is not { } pot
         )
@@ -104,7 +99,7 @@ public sealed class RepotAdviser : IAdviser
 
     Advice InWindow(Situation now, Want wanted)
     {
-        var (open, late) = (now.Needs(Rule, "open"), now.Needs(Rule, "late"));
+        var (open, late) = (now.Limits<RepotWindowLimits>().Open, now.Limits<RepotWindowLimits>().Late);
         var flush = now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Roots, Open: true });
         var length = now.Series.FirstOrDefault(series => series.Kind == RootLength && series.Moves)?.Last;
         if (flush is null)
@@ -140,9 +135,9 @@ public sealed class RepotAdviser : IAdviser
     Advice Act(Situation now, Want wanted)
     {
         var dry =
-            now.Sheet.Rule("D6") is not null && now.Resting ? " Keep it dry after: no water for 30 to 60 days, then its first water." : "";
+            now.Sheet.Is(Traits.RepottedDry) && now.Resting ? " Keep it dry after: no water for 30 to 60 days, then its first water." : "";
         return Say(
-            now.Sheet.Rule("D6") is not null && now.Resting ? Verdict.Look : Verdict.Do,
+            now.Sheet.Is(Traits.RepottedDry) && now.Resting ? Verdict.Look : Verdict.Do,
             $"{wanted.Words}: repot{wanted.Into}.{dry}",
             wanted.Evidence
         ) with
@@ -154,3 +149,12 @@ public sealed class RepotAdviser : IAdviser
     Advice Say(Verdict verdict, string reason, params Condition[] conditions) =>
         new(Topics.Repot, Rule, Care.Repot, verdict, null, reason, conditions);
 }
+
+/// <summary>Rule R1: when it may be repotted.</summary>
+[Rule("R1", "when it may be repotted")]
+public sealed record RepotWindowLimits(
+    [Limit("cm", 0.5, 10, "new tips up to this bear a repot")] double Open,
+    [Limit("cm", 2, 30, "longer tips are likely to break")] double Late,
+    [Limit("months", 3, 120, "how old a medium may become")] double Medium,
+    [Limit("days", 14, 400, "so long after a repot none is spoken of")] int Recent
+);

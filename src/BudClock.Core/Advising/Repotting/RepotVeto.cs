@@ -7,9 +7,6 @@ namespace BudClock.Core.Advising.Repotting;
 /// <summary>Rule R2: the reasons that keep a plant in its pot for now.</summary>
 public static class RepotVeto
 {
-    const int SettlingDays = 28;
-    const double DimHours = 11;
-
     /// <summary>One reason: a clause, and what was seen.</summary>
     public sealed record Reason(string Words, Condition Evidence);
 
@@ -21,24 +18,36 @@ public static class RepotVeto
         if (now.Arrival is { IsNewcomer: true } arrival)
             yield return new(
                 $"it is still settling in, until {Dates.Short(arrival.Until)}",
-                Condition.AtLeast("days here", new(arrival.Day, arrival.Arrived), Arrival.NewcomerDays, "days")
+                Condition.AtLeast("days here", new(arrival.Day, arrival.Arrived), arrival.Days, "days")
             );
         if (Nights(now) is { } nights)
             yield return nights;
-        if (now.Journal.Last(EntryKinds.Moved) is { } moved && moved.On > now.Today.AddDays(-SettlingDays))
+        if (now.Journal.Last(EntryKinds.Moved) is { } moved && moved.On > now.Today.AddDays(-now.Limits<RepotVetoLimits>().Settling))
             yield return new(
                 $"it moved {Dates.Ago(moved.On, now.Today)}",
-                Condition.AtLeast("days since it moved", new(now.Today.DayNumber - moved.On.DayNumber, moved.On), SettlingDays, "days")
+                Condition.AtLeast(
+                    "days since it moved",
+                    new(now.Today.DayNumber - moved.On.DayNumber, moved.On),
+                    now.Limits<RepotVetoLimits>().Settling,
+                    "days"
+                )
             );
         if (
             now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Spike or LaneKind.Bloom, Open: true }) is { } flower
-            && now.Sheet.Rule("D8") is null
+            && !now.Sheet.Is(Traits.RepottedInFlower)
         )
             yield return new("it is in bud or bloom", new("bud or bloom", new("seen"), new("none"), null, false, flower.From));
         if (Dim(now))
             yield return new(
                 "days are short and it hardly grows",
-                new("hours of daylight", new(Math.Round(now.Daylight.Hours!.Value, 1)), new(DimHours), "h", false, now.Today)
+                new(
+                    "hours of daylight",
+                    new(Math.Round(now.Daylight.Hours!.Value, 1)),
+                    new(now.Limits<RepotVetoLimits>().Dim),
+                    "h",
+                    false,
+                    now.Today
+                )
             );
     }
 
@@ -64,5 +73,14 @@ public static class RepotVeto
 
     /// <summary>Vines and aroids repotted out of active growth were lost so; a bare shrub is repotted dry, before it wakes.</summary>
     static bool Dim(Situation now) =>
-        now.Daylight.ShorterThan(DimHours) && !now.Around.Lamps(DimHours) && (now.Sheet.Is(Traits.Vine) || now.Sheet.Is(Traits.Corms));
+        now.Daylight.ShorterThan(now.Limits<RepotVetoLimits>().Dim)
+        && !now.Around.Lamps(now.Limits<RepotVetoLimits>().Dim)
+        && (now.Sheet.Is(Traits.Vine) || now.Sheet.Is(Traits.Corms));
 }
+
+/// <summary>Rule R2: what speaks against a repot.</summary>
+[Rule("R2", "what speaks against a repot")]
+public sealed record RepotVetoLimits(
+    [Limit("days", 7, 120, "so long after a move it settles first")] int Settling,
+    [Limit("hours", 0, 16, "in days this short it makes few roots")] double Dim
+);

@@ -9,9 +9,6 @@ public sealed class WrongMediumAdviser : IAdviser
     public string Rule => "F2";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => [];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Arrival is not { WrongMedium: { } wrong } arrival || now.Rot is { Open: true })

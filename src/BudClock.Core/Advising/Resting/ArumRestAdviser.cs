@@ -6,26 +6,17 @@ namespace BudClock.Core.Advising.Resting;
 /// Rule D8: after bloom an arum lily has leaves only, and dies down. Watered on, watered until then, or rested dry: schools differ. Not
 /// dead.
 /// </summary>
-public sealed class ArumRestAdviser : IAdviser
+public sealed class ArumRestAdviser : IKeepsRest
 {
-    /// <summary>The question how an arum lily passes its rest.</summary>
-    public const string Question = "after-bloom";
     const string DryRest = "dry-rest";
-    const string AsNormal = "water-as-normal";
 
     /// <inheritdoc/>
     public string Rule => "D8";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => [];
-
-    /// <summary>The school that waters on through die-down and sleep.</summary>
-    public static bool WateredOn(Situation now) => now.Sheet.Rule("D8") is not null && now.School(Question)?.Chosen.Name == AsNormal;
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.School(Question) is not { } school)
+        if (now.School(RestSchools.AfterBloom) is not { } school)
             yield break;
         var faded = now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Bloom, To: not null })?.To;
         var shoots = faded is { } bloom && now.Journal.Of(EntryKinds.GrowthStarted, EntryKinds.SpikeStarted).Any(e => e.On > bloom);
@@ -50,7 +41,7 @@ public sealed class ArumRestAdviser : IAdviser
     Advice Asleep(Situation now, RestState rest)
     {
         var seen = Condition.Sign("died down", rest.Since);
-        return WateredOn(now) && !rest.Lifted
+        return RestSchools.WateredOn(now) && !rest.Lifted
             ? new(
                 Topics.Water,
                 Rule,

@@ -12,9 +12,6 @@ public sealed class AstirAdviser : IAdviser
     public string Rule => "V5";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => [];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Astir is not { } astir)

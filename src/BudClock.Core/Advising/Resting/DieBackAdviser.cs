@@ -1,3 +1,4 @@
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Resting;
@@ -13,14 +14,11 @@ public sealed class DieBackAdviser : IAdviser
     public string Rule => "D2";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["yellow", "gone"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Sleep is not { Kind: SleepKind.Going, Since: { } first })
             yield break;
-        var (yellow, gone) = (first.AddDays((int)now.Needs(Rule, "yellow")), first.AddDays((int)now.Needs(Rule, "gone")));
+        var (yellow, gone) = (first.AddDays(now.Limits<DieBackLimits>().Yellow), first.AddDays(now.Limits<DieBackLimits>().Gone));
         var ahead =
             now.Today > gone
                 ? "The last leaves are late; feel whether the tuber is firm."
@@ -39,3 +37,10 @@ public sealed class DieBackAdviser : IAdviser
         };
     }
 }
+
+/// <summary>Rule D2: how a tuber dies back.</summary>
+[Rule("D2", "how a tuber dies back")]
+public sealed record DieBackLimits(
+    [Limit("days", 1, 60, "from the first yellow leaf until all are yellow")] int Yellow,
+    [Limit("days", 5, 120, "from the first yellow leaf until all are gone")] int Gone
+);

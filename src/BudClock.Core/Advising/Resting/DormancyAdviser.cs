@@ -1,3 +1,4 @@
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using static BudClock.Core.Journal.EntryKinds;
 
@@ -10,14 +11,8 @@ namespace BudClock.Core.Advising.Resting;
 /// </remarks>
 public sealed class DormancyAdviser : IAdviser
 {
-    const int AskedForDays = 28;
-    const int FeltBeforeDays = 3;
-
     /// <inheritdoc/>
     public string Rule => "D1";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["day-length", "fast"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -32,7 +27,7 @@ public sealed class DormancyAdviser : IAdviser
 
     static Entry? LastGone(Situation now) =>
         now.Journal.Last(LeavesGone) is { } gone
-        && gone.On > now.Today.AddDays(-AskedForDays)
+        && gone.On > now.Today.AddDays(-now.Limits<LeafFallLimits>().Asked)
         && now.Journal.FirstSince(gone.On, GrowthStarted, LeafStarted, Lifted, Stored) is null
             ? gone
             : null;
@@ -65,7 +60,7 @@ public sealed class DormancyAdviser : IAdviser
             };
     }
 
-    static string Season(Situation now) => now.Daylight.GoesDown(14) ? "Short days" : "In its season";
+    static string Season(Situation now) => now.Daylight.GoesDown(now.Limits<LeafFallLimits>().ShortDays) ? "Short days" : "In its season";
 
     /// <summary>The last leaf went some weeks ago at most: it rests, if the season and the speed were right.</summary>
     Advice Gone(Situation now, Entry gone)
@@ -124,7 +119,7 @@ public sealed class DormancyAdviser : IAdviser
     static readonly Condition Unfelt = new("base or tuber", null, new("firm"), null, false, null);
 
     static Condition? Felt(Situation now, DateOnly since) =>
-        now.Journal.Of(Base, Tuber).LastOrDefault(e => e.On >= since.AddDays(-FeltBeforeDays)) is { Text: "firm" } felt
+        now.Journal.Of(Base, Tuber).LastOrDefault(e => e.On >= since.AddDays(-now.Limits<LeafFallLimits>().Felt)) is { Text: "firm" } felt
             ? new("base or tuber", new("firm"), new("firm"), null, true, felt.On)
             : null;
 
@@ -136,14 +131,14 @@ public sealed class DormancyAdviser : IAdviser
     /// <summary>
     /// Days from the first leaf that went to the last: all at once is a warning; null where nobody wrote down how they went.
     /// </summary>
-    Condition? Speed(Situation now, Entry gone)
+    static Condition? Speed(Situation now, Entry gone)
     {
         var first = now
             .Journal.Of(LeafDropped, Leaves)
             .FirstOrDefault(e => e.On > gone.On.AddDays(-90) && (e.Kind == LeafDropped || e.Text == "yellowing"));
         if (first is null)
             return null;
-        var (days, fast) = (gone.On.DayNumber - first.On.DayNumber, now.Needs(Rule, "fast"));
+        var (days, fast) = (gone.On.DayNumber - first.On.DayNumber, now.Limits<LeafFallLimits>().Fast);
         return new("days from first to last leaf", new(days), new(fast), "days", days >= fast, gone.On);
     }
 }

@@ -1,24 +1,22 @@
 using System.Globalization;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Resting;
 
 /// <summary>Rule D10: bulbs held back for later planting stay cool, dark and dry.</summary>
 /// <remarks>Common practice: 4 to 10 °C.</remarks>
-public sealed class HeldBackAdviser : IAdviser
+public sealed class HeldBackAdviser : IKeepsRest
 {
     /// <inheritdoc/>
     public string Rule => "D10";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["cool", "warm"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Rest?.Stored is not { } stored)
             yield break;
-        var (cool, warm) = (now.Needs(Rule, "cool"), now.Needs(Rule, "warm"));
+        var (cool, warm) = (now.Limits<BulbStoreLimits>().Cool, now.Limits<BulbStoreLimits>().Warm);
         var span = string.Create(CultureInfo.InvariantCulture, $"{cool:0}–{warm:0} °C");
         yield return new(
             Topics.Water,
@@ -49,3 +47,10 @@ public sealed class HeldBackAdviser : IAdviser
         );
     }
 }
+
+/// <summary>Rule D10: bulbs held back in a store.</summary>
+[Rule("D10", "bulbs held back in a store")]
+public sealed record BulbStoreLimits(
+    [Limit("°C", -5, 20, "the coolest that keeps them asleep and sound")] double Cool,
+    [Limit("°C", 0, 25, "warmer than this they wake")] double Warm
+);

@@ -7,13 +7,11 @@ namespace BudClock.Core.Advising.Resting;
 /// </summary>
 public sealed class RestHoldAdviser : IAdviser
 {
-    static readonly string[] Own = ["D3", "D5", "D6", "D8", "D10", "W7"];
+    /// <summary>Rules of habits that keep their rest in a way of their own.</summary>
+    static readonly string[] Own = [.. Parts.Of<IKeepsRest>().Select(rule => rule.Rule)];
 
     /// <inheritdoc/>
     public string Rule => "D9";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => [];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -35,3 +33,6 @@ public sealed class RestHoldAdviser : IAdviser
         };
     }
 }
+
+/// <summary>A rule that says itself how its habit is kept at rest, so that the general rule of rest is silent.</summary>
+public interface IKeepsRest : IAdviser;

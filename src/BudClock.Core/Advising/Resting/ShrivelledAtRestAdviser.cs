@@ -9,9 +9,6 @@ public sealed class ShrivelledAtRestAdviser : IAdviser
     public string Rule => "W1";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => [];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (!now.DryRest.Asleep || now.Rot is { Open: true })

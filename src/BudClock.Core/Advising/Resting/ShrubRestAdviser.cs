@@ -1,4 +1,5 @@
 using BudClock.Core.Advising.Watering;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using static BudClock.Core.Journal.EntryKinds;
 
@@ -12,15 +13,10 @@ namespace BudClock.Core.Advising.Resting;
 /// Neither a warm day in winter nor a date nor a move indoors in autumn is the signal. If repotted, it was 30 to 60 days before that
 /// first water.
 /// </remarks>
-public sealed class ShrubRestAdviser : IAdviser
+public sealed class ShrubRestAdviser : IKeepsRest
 {
-    const double SpringHours = 11.5;
-
     /// <inheritdoc/>
     public string Rule => "D6";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["repot-from"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -69,7 +65,7 @@ public sealed class ShrubRestAdviser : IAdviser
             return false;
         var light = Daylight.Of(now.Around.Garden, moved.On);
         return light.Tells
-            ? light.Falling == false && light.Hours >= SpringHours
+            ? light.Falling == false && light.Hours >= now.Limits<ShrubRestLimits>().Spring
             : moved.Text?.Contains("out", StringComparison.OrdinalIgnoreCase) == true;
     }
 
@@ -77,20 +73,20 @@ public sealed class ShrubRestAdviser : IAdviser
     {
         var because = $"Moved out {Dates.Ago(moved.On, now.Today)}";
         var out_ = Condition.Sign("moved out in spring", moved.On);
-        if (now.Journal.Last(Repotted) is { } repot && now.Today < repot.On.AddDays((int)now.Needs(Rule, "repot-from")))
+        if (now.Journal.Last(Repotted) is { } repot && now.Today < repot.On.AddDays(now.Limits<ShrubRestLimits>().RepotFrom))
             return new(
                 Topics.Water,
                 Rule,
                 Care.WetLightly,
                 Verdict.Hold,
-                repot.On.AddDays((int)now.Needs(Rule, "repot-from")),
+                repot.On.AddDays(now.Limits<ShrubRestLimits>().RepotFrom),
                 $"Repotted {Dates.Ago(repot.On, now.Today)}: 30 to 60 days dry, then the first water.",
                 [
                     out_,
                     new(
                         "days since the repot",
                         new(now.Today.DayNumber - repot.On.DayNumber),
-                        new(now.Needs(Rule, "repot-from")),
+                        new(now.Limits<ShrubRestLimits>().RepotFrom),
                         "days",
                         false,
                         repot.On
@@ -140,3 +136,10 @@ public sealed class ShrubRestAdviser : IAdviser
             };
     }
 }
+
+/// <summary>Rule D6: a leafless succulent shrub.</summary>
+[Rule("D6", "a leafless succulent shrub")]
+public sealed record ShrubRestLimits(
+    [Limit("days", 1, 90, "from a repot to its first water")] int RepotFrom,
+    [Limit("hours", 8, 16, "days are long enough to begin again")] double Spring
+);

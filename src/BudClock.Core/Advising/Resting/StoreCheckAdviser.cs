@@ -1,3 +1,4 @@
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Resting;
@@ -8,12 +9,6 @@ public sealed class StoreCheckAdviser : IAdviser
 {
     /// <inheritdoc/>
     public string Rule => "D9";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["check", "overdue"];
-
-    /// <summary>The day of the next check.</summary>
-    public static DateOnly NextCheck(Situation now, RestState rest) => rest.Checked.AddDays((int)now.Needs("D9", "check"));
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -31,8 +26,8 @@ public sealed class StoreCheckAdviser : IAdviser
     {
         if (rest.Wakes is not { } wakes)
             return null;
-        var late = wakes.AddDays((int)now.Needs(Rule, "overdue"));
-        if (now.Today < late || (rest.Felt && rest.Checked >= late && now.Today < NextCheck(now, rest)))
+        var late = wakes.AddDays((int)now.Limits<RestLimits>().Overdue);
+        if (now.Today < late || (rest.Felt && rest.Checked >= late && now.Today < rest.NextCheck))
             return null;
         return Say(
             now,
@@ -43,7 +38,7 @@ public sealed class StoreCheckAdviser : IAdviser
             new(
                 "days past its usual waking",
                 new(now.Today.DayNumber - wakes.DayNumber),
-                new(now.Needs(Rule, "overdue")),
+                new(now.Limits<RestLimits>().Overdue),
                 "days",
                 true,
                 rest.Checked
@@ -54,14 +49,14 @@ public sealed class StoreCheckAdviser : IAdviser
 
     Advice Monthly(Situation now, RestState rest)
     {
-        var due = NextCheck(now, rest);
+        var due = rest.NextCheck;
         var since = rest.Felt
             ? $"Last felt {Dates.Ago(rest.Checked, now.Today)}"
             : $"Nobody felt it since it began to rest {Dates.Ago(rest.Since, now.Today)}";
         var days = new Condition(
             "days since it was felt",
             new(now.Today.DayNumber - rest.Checked.DayNumber),
-            new(now.Needs(Rule, "check")),
+            new(now.Limits<RestLimits>().Check),
             "days",
             now.Today >= due,
             rest.Felt ? rest.Checked : null

@@ -1,5 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Advising.Watering;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using static BudClock.Core.Journal.EntryKinds;
 
@@ -10,20 +11,16 @@ namespace BudClock.Core.Advising.Resting;
 /// Common practice: dried two days in warmth, then bag, dust, dark; dry tubers never below 15 °C; checked monthly for firm, soft,
 /// mouldy, sprouting.
 /// </remarks>
-public sealed class TuberRestAdviser : IAdviser
+public sealed class TuberRestAdviser : IKeepsRest
 {
     /// <summary>The question where a tuber rests.</summary>
     public const string Question = "tuber-rest";
 
     /// <summary>Its answer: in its pot, barely damp.</summary>
     public const string InPotDamp = "pot-barely-damp";
-    const int DryingDays = 2;
 
     /// <inheritdoc/>
     public string Rule => "D3";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["warm", "damp"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -34,7 +31,7 @@ public sealed class TuberRestAdviser : IAdviser
             yield return Mouldy(now, mould);
         if (Drying(now) is { } drying)
             yield return drying;
-        if (now.CoolestNightC is { } night && night.Value < now.Needs(Rule, "warm"))
+        if (now.CoolestNightC is { } night && night.Value < now.Limits<TuberStoreLimits>().Warm)
             yield return TooCold(now, night);
         yield return Water(now, rest).By(now.School(Question));
     }
@@ -64,15 +61,22 @@ public sealed class TuberRestAdviser : IAdviser
         )
             return null;
         var days = now.Today.DayNumber - lifted.On.DayNumber;
-        var dried = new Condition("days since it was lifted", new(days), new(DryingDays), "days", days >= DryingDays, lifted.On);
-        var warm = now.Needs(Rule, "warm");
-        return days < DryingDays
+        var dried = new Condition(
+            "days since it was lifted",
+            new(days),
+            new(now.Limits<TuberStoreLimits>().Drying),
+            "days",
+            days >= now.Limits<TuberStoreLimits>().Drying,
+            lifted.On
+        );
+        var warm = now.Limits<TuberStoreLimits>().Warm;
+        return days < now.Limits<TuberStoreLimits>().Drying
             ? new(
                 Topics.Rest,
                 Rule,
                 Care.Store,
                 Verdict.Hold,
-                lifted.On.AddDays(DryingDays),
+                lifted.On.AddDays(now.Limits<TuberStoreLimits>().Drying),
                 $"Lifted {Dates.Ago(lifted.On, now.Today)}: dry it for two days in warmth or sun, then bag, dust and dark.",
                 [dried]
             )
@@ -100,10 +104,10 @@ public sealed class TuberRestAdviser : IAdviser
             now.Today,
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"A night where it rests was {night.Value:0.#} °C; below {now.Needs(Rule, "warm"):0} °C a tuber goes soft. Find it a "
+                $"A night where it rests was {night.Value:0.#} °C; below {now.Limits<TuberStoreLimits>().Warm:0} °C a tuber goes soft. Find it a "
                     + $"warmer shelf, and feel it."
             ),
-            [Condition.AtLeast("coolest night", night, now.Needs(Rule, "warm"), "°C")]
+            [Condition.AtLeast("coolest night", night, now.Limits<TuberStoreLimits>().Warm, "°C")]
         )
         {
             LoggedAs = Moved,
@@ -115,10 +119,10 @@ public sealed class TuberRestAdviser : IAdviser
             return new WaterAsked(Rule, "a light wetting, barely damp, so that it never shrivels", "feel whether it is still barely damp")
             {
                 Care = Care.WetLightly,
-                Every = now.Needs(Rule, "damp"),
+                Every = now.Limits<TuberStoreLimits>().Damp,
                 Since = rest.Since,
             }.Judge(now);
-        var nights = Condition.AtLeast("coolest night", now.CoolestNightC, now.Needs(Rule, "warm"), "°C");
+        var nights = Condition.AtLeast("coolest night", now.CoolestNightC, now.Limits<TuberStoreLimits>().Warm, "°C");
         return new(
             Topics.Water,
             Rule,
@@ -128,7 +132,7 @@ public sealed class TuberRestAdviser : IAdviser
             string.Create(
                 CultureInfo.InvariantCulture,
                 $"Resting {(rest.Lifted ? "out of its pot" : "in its pot")} since {Dates.Near(rest.Since, now.Today)}: dry, dark, not "
-                    + $"below {now.Needs(Rule, "warm"):0} °C."
+                    + $"below {now.Limits<TuberStoreLimits>().Warm:0} °C."
             ),
             [nights]
         )
@@ -137,3 +141,11 @@ public sealed class TuberRestAdviser : IAdviser
         };
     }
 }
+
+/// <summary>Rule D3: a tuber at rest.</summary>
+[Rule("D3", "a tuber at rest")]
+public sealed record TuberStoreLimits(
+    [Limit("°C", 0, 25, "below this a tuber goes soft", Stricter = Stricter.Higher)] double Warm,
+    [Limit("days", 1, 60, "between looks at a medium that is kept barely damp")] double Damp,
+    [Limit("days", 0, 14, "a lifted tuber lies to dry")] int Drying
+);

@@ -1,4 +1,5 @@
 using System.Globalization;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using static BudClock.Core.Journal.EntryKinds;
 
@@ -14,9 +15,6 @@ public sealed class TuberWakeAdviser : IAdviser
     public string Rule => "D4";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["night", "depth", "shoots-from", "shoots-to"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now) =>
         (now.Rest is { } rest ? Resting(now, rest) : Planted_(now)) is { } advice ? [advice] : [];
 
@@ -26,11 +24,11 @@ public sealed class TuberWakeAdviser : IAdviser
         var sprouting = rest.Feel is { Text: "sprouting" } ? sprouts[0].On : (DateOnly?)null;
         if (sprouting is null && !(rest.Wakes <= now.Today))
             return null;
-        var nights = Condition.AtLeast("coolest night", now.CoolestNightC, now.Needs(Rule, "night"), "°C");
+        var nights = Condition.AtLeast("coolest night", now.CoolestNightC, now.Limits<TuberWakeLimits>().Night, "°C");
         var each = sprouts.Select(e => e.Organ).Distinct().Count() > 1 ? ", each in a pot of its own," : "";
         var plant = string.Create(
             CultureInfo.InvariantCulture,
-            $"plant it{each} with {now.Needs(Rule, "depth"):0.#} cm of medium above, and keep it warm. Feed and full light only once "
+            $"plant it{each} with {now.Limits<TuberWakeLimits>().Depth:0.#} cm of medium above, and keep it warm. Feed and full light only once "
                 + $"leaves come."
         );
         if (sprouting is not { } woke)
@@ -47,7 +45,7 @@ public sealed class TuberWakeAdviser : IAdviser
                     CultureInfo.InvariantCulture,
                     $"It sprouts, but "
                         + $"{(now.CoolestNightC is { } night ? $"nights are down to {night.Value:0.#} °C" : "no night is known here")}: "
-                        + $"find it {now.Needs(Rule, "night"):0} °C or more before you plant it."
+                        + $"find it {now.Limits<TuberWakeLimits>().Night:0} °C or more before you plant it."
                 ),
                 Condition.Sign("sprouting", woke),
                 nights
@@ -58,11 +56,14 @@ public sealed class TuberWakeAdviser : IAdviser
     {
         if (now.Journal.Last(Planted, GrowthStarted, LeafStarted, LeavesGone, Leaves, LeafSpan) is not { } last || last.Kind != Planted)
             return null;
-        var (from, to) = (last.On.AddDays((int)now.Needs(Rule, "shoots-from")), last.On.AddDays((int)now.Needs(Rule, "shoots-to")));
+        var (from, to) = (
+            last.On.AddDays(now.Limits<TuberWakeLimits>().ShootsFrom),
+            last.On.AddDays(now.Limits<TuberWakeLimits>().ShootsTo)
+        );
         Condition days = new(
             "days since planting",
             new(now.Today.DayNumber - last.On.DayNumber),
-            new(now.Needs(Rule, "shoots-to")),
+            new(now.Limits<TuberWakeLimits>().ShootsTo),
             "days",
             now.Today >= to,
             last.On
@@ -87,3 +88,12 @@ public sealed class TuberWakeAdviser : IAdviser
     Advice Say(Verdict verdict, string reason, params Condition[] conditions) =>
         new(Topics.Wake, Rule, Care.Wake, verdict, null, reason, conditions);
 }
+
+/// <summary>Rule D4: a tuber that wakes.</summary>
+[Rule("D4", "a tuber that wakes")]
+public sealed record TuberWakeLimits(
+    [Limit("°C", 5, 25, "the coolest night in which it is planted", Stricter = Stricter.Higher)] double Night,
+    [Limit("cm", 1, 15, "of medium above it")] double Depth,
+    [Limit("days", 5, 120, "from planting to the first shoot, at the least")] int ShootsFrom,
+    [Limit("days", 5, 200, "from planting to the first shoot, at the most")] int ShootsTo
+);

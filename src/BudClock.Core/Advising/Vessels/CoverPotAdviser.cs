@@ -12,13 +12,10 @@ public sealed class CoverPotAdviser : IAdviser
     public string Rule => "W11";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => [];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         // A cover pot that several share has one advice for all (rule W8).
-        if (now.Around.Vessel is not null || Standing(now) is not { } level)
+        if (now.Around.Vessel is not null || Evidence.Vessels.StandingInCoverPot(now) is not { } level)
             yield break;
         yield return new(
             Topics.Tray,
@@ -33,8 +30,4 @@ public sealed class CoverPotAdviser : IAdviser
             Ground = Ground.Emergency,
         };
     }
-
-    /// <summary>Water that was seen in its cover pot and neither tipped out nor watered over since; null for none.</summary>
-    public static LevelSeen? Standing(Situation now) =>
-        Evidence.Vessels.InCoverPot(now) && now.Levels.Level is { Cm: > 0 } level ? level : null;
 }

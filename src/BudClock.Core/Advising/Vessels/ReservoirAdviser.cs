@@ -1,4 +1,5 @@
 using System.Globalization;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Vessels;
@@ -13,12 +14,9 @@ public sealed class ReservoirAdviser : IAdviser
     public string Rule => "W9";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["low", "every", "change"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (!now.InGrowth || !Evidence.Vessels.OverReservoir(now) || now.Sheet.Rule("W10") is not null && LittleOftenSpeaks(now))
+        if (!now.InGrowth || !Evidence.Vessels.OverReservoir(now) || now.WinterRoots is not null)
             yield break;
         if (News(now) is { } news)
             yield return news;
@@ -26,8 +24,6 @@ public sealed class ReservoirAdviser : IAdviser
         if (now.Around.Vessel is null)
             yield return Level(now);
     }
-
-    static bool LittleOftenSpeaks(Situation now) => new Watering.LittleOftenAdviser().Advise(now).Any();
 
     Advice Level(Situation now)
     {
@@ -62,7 +58,7 @@ public sealed class ReservoirAdviser : IAdviser
         var due =
             levels.AsksOn is { } asks && asks > day ? asks
             : levels.AsksOn is not null ? day.AddDays(1)
-            : day.AddDays((int)now.Needs(Rule, "every"));
+            : day.AddDays((int)now.Limits<ReservoirLimits>().Every);
         Condition days = new(
             "days since the level was seen or filled",
             new(now.Today.DayNumber - day.DayNumber),
@@ -104,7 +100,7 @@ public sealed class ReservoirAdviser : IAdviser
         var latest = falls[^1];
         var before = falls.SkipLast(1).TakeLast(5).Select(f => f.CmPerDay).Order().ToList();
         var usual = (before[(before.Count - 1) / 2] + before[before.Count / 2]) / 2;
-        if (latest.CmPerDay > usual * (1 - (now.Needs(Rule, "change") / 100)) || latest.On < now.Today.AddDays(-14))
+        if (latest.CmPerDay > usual * (1 - (now.Limits<ReservoirLimits>().Change / 100)) || latest.On < now.Today.AddDays(-14))
             return null;
         var limp = now.Thirst.Sign is { Text: "limp" or "pliable" };
         return new(

@@ -158,20 +158,20 @@ public sealed record SharedVessel(
     /// </summary>
     static Advice? Fill(List<Assessment> stay)
     {
-        var drinks = stay.Where(a => a.Situation.Sheet.Rule("W6") is not null).ToList();
+        var drinks = stay.Where(a => a.Situation.Sheet.Is(Traits.StandsInWater)).ToList();
         if (drinks.Count == 0)
             return null;
-        var shallowest = drinks.MinBy(a => a.Situation.Needs("W6", "depth"))!;
+        var shallowest = drinks.MinBy(a => a.Situation.Limits<TrayLimits>().Depth)!;
         var driest = drinks.FirstOrDefault(a => a.Situation.Wetness.IsDry);
         var asked = TrayAdviser.Fill((driest ?? shallowest).Situation, shallowest.Situation.Levels);
         if (driest is null)
             return asked;
-        var depth = string.Create(CultureInfo.InvariantCulture, $"{shallowest.Situation.Needs("W6", "depth"):0.#} cm");
+        var depth = string.Create(CultureInfo.InvariantCulture, $"{shallowest.Situation.Limits<TrayLimits>().Depth:0.#} cm");
         return asked.Verdict is Verdict.Do
             ? asked with
             {
                 Reason =
-                    $"{driest.Plant.Tag} is dry: refill to {depth} with water below {shallowest.Situation.Needs("W6", "tds"):0} ppm now.",
+                    $"{driest.Plant.Tag} is dry: refill to {depth} with water below {shallowest.Situation.Limits<TrayLimits>().Tds:0} ppm now.",
                 Because = $"{driest.Plant.Tag} is dry",
             }
             : asked;

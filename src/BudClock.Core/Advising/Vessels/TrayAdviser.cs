@@ -1,4 +1,5 @@
 using System.Globalization;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Vessels;
@@ -11,9 +12,6 @@ public sealed class TrayAdviser : IAdviser
 {
     /// <inheritdoc/>
     public string Rule => "W6";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["depth", "tds", "flush", "every"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -30,7 +28,7 @@ public sealed class TrayAdviser : IAdviser
     /// <summary>Whether the tray is to be filled, by the plant's own medium and the levels of its tray.</summary>
     public static Advice Fill(Situation now, Levels levels)
     {
-        var (depth, tds) = (now.Needs("W6", "depth"), now.Needs("W6", "tds"));
+        var (depth, tds) = (now.Limits<TrayLimits>().Depth, now.Limits<TrayLimits>().Tds);
         var fill = string.Create(CultureInfo.InvariantCulture, $"refill to {depth:0.#} cm with water below {tds:0} ppm");
         if (
             now.Wetness is { IsDry: true, Felt: { } dry }
@@ -63,7 +61,7 @@ public sealed class TrayAdviser : IAdviser
                 $"look, and {fill}",
                 new("water in the tray", null, new(0), "cm", false, null)
             );
-        var empty = levels.AsksOn ?? day.AddDays((int)now.Needs("W6", "every"));
+        var empty = levels.AsksOn ?? day.AddDays(now.Limits<TrayLimits>().Every);
         var left = levels.Level is { } level
             ? new("water in the tray", new(level.Cm), new(depth), "cm", level.Cm >= depth, level.On)
             : Condition.Known("tray filled", null, null, day);
@@ -89,7 +87,7 @@ public sealed class TrayAdviser : IAdviser
     /// </summary>
     static Advice? Flush(Situation now)
     {
-        if (now.Needs("W6", "flush") is not (> 0 and var every))
+        if (now.Limits<TrayLimits>().Flush is not (> 0 and var every))
             return null;
         var rinsed = now.Journal.Of(EntryKinds.Rinsed, EntryKinds.Repotted).LastOrDefault(entry => !entry.IsLeafRinse);
         var last = rinsed?.On ?? now.Arrival?.Arrived;
@@ -120,3 +118,12 @@ public sealed class TrayAdviser : IAdviser
             Because = because,
         };
 }
+
+/// <summary>Rule W6: a tray that it stands in.</summary>
+[Rule("W6", "a tray that it stands in")]
+public sealed record TrayLimits(
+    [Limit("cm", 0.5, 15, "how deep it is filled", Stricter = Stricter.Lower)] double Depth,
+    [Limit("days", 1, 60, "how long a filling lasts until its rate is known")] int Every,
+    [Limit("days", 0, 365, "between flushes from above; 0 is never")] double Flush,
+    [Limit("ppm", 5, 500, "dissolved solids at most", Stricter = Stricter.Lower)] double Tds
+);

@@ -1,4 +1,6 @@
 using System.Globalization;
+using BudClock.Core.Advising.Resting;
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Vessels;
@@ -7,18 +9,10 @@ namespace BudClock.Core.Advising.Vessels;
 /// Rule W7: a seasonal butterwort leaves the tray as it turns to its winter rosette, and goes back with its summer leaves, each in its
 /// own week.
 /// </summary>
-public sealed class WinterRosetteAdviser : IAdviser
+public sealed class WinterRosetteAdviser : IKeepsRest
 {
-    const int MovedWithinDays = 21;
-
-    /// <summary>So many times as long without a sprinkle is longer than anybody means to leave it.</summary>
-    const int Forgotten = 2;
-
     /// <inheritdoc/>
     public string Rule => "W7";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["tray-cut", "sprinkle"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -26,7 +20,7 @@ public sealed class WinterRosetteAdviser : IAdviser
         if (now.Journal.Last(EntryKinds.WinterRosette, EntryKinds.SummerLeaves) is not { } turn)
             yield break;
         var seen = Condition.Sign(turn.Kind.Words.ToLowerInvariant(), turn.On);
-        var news = now.Today < turn.On.AddDays(MovedWithinDays);
+        var news = now.Today < turn.On.AddDays(now.Limits<WinterRosetteLimits>().Moved);
         if (turn.Kind == EntryKinds.SummerLeaves)
         {
             if (news && now.Journal.FirstSince(turn.On, EntryKinds.Tray, EntryKinds.Moved) is null)
@@ -53,7 +47,7 @@ public sealed class WinterRosetteAdviser : IAdviser
                 now.Today,
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"Its winter rosette is here: take it out of the tray, or cut the tray to {now.Needs(Rule, "tray-cut"):0.#} cm."
+                    $"Its winter rosette is here: take it out of the tray, or cut the tray to {now.Limits<WinterRosetteLimits>().TrayCut:0.#} cm."
                 ),
                 [seen]
             );
@@ -64,13 +58,13 @@ public sealed class WinterRosetteAdviser : IAdviser
     Advice Sprinkle(Situation now, Entry turn, Condition seen)
     {
         var last = now.Wetness.LastWater is { } drop && drop.On > turn.On ? drop.On : turn.On;
-        var days = (int)now.Needs(Rule, "sprinkle");
+        var days = now.Limits<WinterRosetteLimits>().Sprinkle;
         var since = $"Winter rosette since {Dates.Near(turn.On, now.Today)}";
         var limp = now.Thirst.Kind is ThirstKind.Thirsty or ThirstKind.Unfelt;
         if (now.Thirst.Kind is ThirstKind.Thirsty && now.Wetness.IsDry)
             return Thirsty(now, since, seen);
         var why = limp ? $"{now.Thirst.Words} {Dates.Ago(now.Thirst.Sign!.On, now.Today)}" : Unsprinkled(now, last, turn);
-        return limp || now.Today > last.AddDays(Forgotten * days)
+        return limp || now.Today > last.AddDays(now.Limits<WinterRosetteLimits>().Forgotten * days)
             ? new(
                 Topics.Water,
                 Rule,
@@ -124,3 +118,12 @@ public sealed class WinterRosetteAdviser : IAdviser
     static string Unsprinkled(Situation now, DateOnly last, Entry turn) =>
         last == turn.On ? "and nobody wrote of a sprinkle since" : $"last sprinkled {Dates.Ago(last, now.Today)}";
 }
+
+/// <summary>Rule W7: a rosette in its winter form.</summary>
+[Rule("W7", "a rosette in its winter form")]
+public sealed record WinterRosetteLimits(
+    [Limit("days", 1, 90, "between a few drops")] int Sprinkle,
+    [Limit("cm", 0, 5, "how deep the tray may be where it has to stay in it")] double TrayCut,
+    [Limit("days", 3, 90, "so long its change of form is spoken of")] int Moved,
+    [Limit("times", 1, 10, "past so many sprinklings without a word, it is looked at")] int Forgotten
+);

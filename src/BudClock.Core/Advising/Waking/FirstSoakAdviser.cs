@@ -1,3 +1,4 @@
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 
@@ -15,9 +16,6 @@ public sealed class FirstSoakAdviser : IAdviser
 
     /// <inheritdoc/>
     public string Rule => "W1";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["root-length-small", "root-length-large", "small-pot", "root-length-thirsty", "night"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -42,15 +40,6 @@ public sealed class FirstSoakAdviser : IAdviser
     Advice Say(Verdict verdict, DateOnly? due, string reason, IReadOnlyList<Condition> conditions) =>
         new(Topics.FirstSoak, Rule, Care.GiveWater, verdict, due, reason, conditions);
 
-    /// <summary>The root length this plant needs, cm.</summary>
-    public static double NeededRootCm(Situation now)
-    {
-        if (now.IsFor("W1", "root-length-thirsty"))
-            return now.Needs("W1", "root-length-thirsty");
-        var large = now.Plant.Pot?.DepthCm > now.Needs("W1", "small-pot");
-        return now.Needs("W1", large ? "root-length-large" : "root-length-small");
-    }
-
     sealed record Conditions(Condition Growth, Condition Roots, Condition Nights, Condition Bulbs)
     {
         /// <summary>The four conditions in the order in which they are told.</summary>
@@ -62,8 +51,8 @@ public sealed class FirstSoakAdviser : IAdviser
         var growth = Condition.Sign("new growth", now.DryRest.Woke);
         var roots = now.NewRoots.AtBase is { } seen
             ? Condition.Sign("roots at the bottom of the pot", seen)
-            : Condition.AtLeast("root length", now.NewRoots.Longest, NeededRootCm(now), "cm");
-        var nights = Condition.AtLeast("coolest night", now.CoolestNightC, now.Needs("W1", "night"), "°C");
+            : Condition.AtLeast("root length", now.NewRoots.Longest, now.NeededRootCm, "cm");
+        var nights = Condition.AtLeast("coolest night", now.CoolestNightC, now.Limits<FirstSoakLimits>().Night, "°C");
         var bulbs = Condition.State("bulbs", now.Bulbs, "not shrivelled", state => state != Shrivelled);
         // Bulbs nobody looked at do not shut the gate: only shrivelled ones change the answer.
         return new(growth, roots, nights, now.Bulbs is null ? bulbs with { Met = true } : bulbs);
@@ -110,7 +99,7 @@ public sealed class FirstSoakAdviser : IAdviser
 
     Advice RootsShort(Situation now, Conditions gate)
     {
-        var need = NeededRootCm(now);
+        var need = now.NeededRootCm;
         var projection = Projection.Reach(need, now.NewRoots.Series);
         var advice = Say(Verdict.Hold, projection?.Likely, "", gate.All) with { Projection = projection };
         if (now.NewRoots.Longest is not { } longest)

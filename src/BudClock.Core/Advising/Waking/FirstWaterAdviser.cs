@@ -1,3 +1,4 @@
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Waking;
@@ -10,9 +11,6 @@ public sealed class FirstWaterAdviser : IAdviser
     public string Rule => "W2";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["full-from", "full-to"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.DryRest.FirstWater is not { } sip || sip.Kind != EntryKinds.Watered)
@@ -21,12 +19,12 @@ public sealed class FirstWaterAdviser : IAdviser
         if (way.Chosen.Name != FirstWater.Sip || now.Journal.Waterings.Any(e => e.On >= sip.On && e.Id != sip.Id))
             yield break;
 
-        var from = sip.On.AddDays((int)now.Needs(Rule, "full-from"));
-        var to = sip.On.AddDays((int)now.Needs(Rule, "full-to"));
+        var from = sip.On.AddDays(now.Limits<FirstWaterLimits>().FullFrom);
+        var to = sip.On.AddDays(now.Limits<FirstWaterLimits>().FullTo);
         var days = Condition.AtLeast(
             "days since the first sip",
             new(now.Today.DayNumber - sip.On.DayNumber, sip.On),
-            now.Needs(Rule, "full-from"),
+            now.Limits<FirstWaterLimits>().FullFrom,
             "days"
         );
         var because = $"First sip {Dates.Ago(sip.On, now.Today)}";
@@ -43,3 +41,10 @@ public sealed class FirstWaterAdviser : IAdviser
         };
     }
 }
+
+/// <summary>Rule W2: from the first sip to full water.</summary>
+[Rule("W2", "from the first sip to full water")]
+public sealed record FirstWaterLimits(
+    [Limit("days", 1, 30, "at the least")] int FullFrom,
+    [Limit("days", 1, 60, "at the most")] int FullTo
+);

@@ -1,3 +1,4 @@
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Watering;
@@ -11,8 +12,8 @@ public static class Amounts
         var need = WaterNeed.Of(now.Plant, now.Journal);
         if (!need.Own && now.Plant.Pot?.VolumeMl is null)
             return null;
-        return care is Care.WetLightly ? need.Times(now.Needs("V6", "rest") / 100)
-            : now.Roots.State is RootState.Few ? need.Times(now.Needs("V6", "few-roots") / 100)
+        return care is Care.WetLightly ? need.Times(now.Limits<AmountLimits>().Rest / 100)
+            : now.Roots.State is RootState.Few ? need.Times(now.Limits<AmountLimits>().FewRoots / 100)
             : need;
     }
 
@@ -25,3 +26,10 @@ public static class Amounts
         && now.Journal.Waterings.LastOrDefault(e => e.Amount is { InBase: > 0 }) is { } last
         && last.On < rest.From;
 }
+
+/// <summary>Rule V6: how much less is a little.</summary>
+[Rule("V6", "how much less is a little")]
+public sealed record AmountLimits(
+    [Limit("% of the usual", 1, 100, "at rest")] double Rest,
+    [Limit("% of the usual", 5, 100, "with few roots")] double FewRoots
+);

@@ -1,4 +1,6 @@
 using System.Globalization;
+using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Watering;
@@ -16,18 +18,14 @@ public sealed class DryOutAdviser : IAdviser
     public string Rule => "W3";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["every-from", "every-to", "finger", "leaf-sign"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (!now.DrinksFromAbove || now.Sheet.Rule("W5") is not null || now.Sheet.Rule("W4") is not null)
+        if (!now.DrinksFromAbove || now.Sheet.Is(Traits.FromBelow) || now.Sheet.Is(Traits.NeverDry))
             yield break;
-        var finger = string.Create(CultureInfo.InvariantCulture, $"{now.Needs(Rule, "finger"):0.#} cm");
-        var feel =
-            now.Needs(Rule, "leaf-sign") > 0
-                ? $"feel the leaves, and the medium {finger} down"
-                : $"feel the medium {finger} down, before the leaves give way";
+        var finger = string.Create(CultureInfo.InvariantCulture, $"{now.Limits<DryOutLimits>().Finger:0.#} cm");
+        var feel = now.Limits<DryOutLimits>().LeafSign
+            ? $"feel the leaves, and the medium {finger} down"
+            : $"feel the medium {finger} down, before the leaves give way";
         yield return new WaterAsked(Rule, "water until it runs through, and let it drain", feel).Judge(now);
     }
 }

@@ -1,4 +1,5 @@
 using System.Globalization;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Watering;
@@ -13,9 +14,6 @@ public sealed class FromBelowAdviser : IAdviser
     public string Rule => "W5";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["every-summer", "every-winter", "stand"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (!now.DrinksFromAbove)
@@ -26,7 +24,7 @@ public sealed class FromBelowAdviser : IAdviser
             "lift the pot: light means thirst, heavy with limp leaves means roots"
         )
         {
-            Amount = string.Create(CultureInfo.InvariantCulture, $"{now.Needs(Rule, "stand"):0} minutes"),
+            Amount = string.Create(CultureInfo.InvariantCulture, $"{now.Limits<FromBelowLimits>().Stand:0} minutes"),
         }.Judge(now);
     }
 }

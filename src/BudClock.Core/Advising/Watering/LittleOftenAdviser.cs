@@ -1,4 +1,5 @@
 using System.Globalization;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Watering;
@@ -13,21 +14,16 @@ public sealed class LittleOftenAdviser : IAdviser
     /// <summary>The question how often a small pot is watered.</summary>
     public const string Question = "winter-roots";
     const string LittleOften = "little-often";
-    const double ShortDayHours = 11;
 
     /// <inheritdoc/>
     public string Rule => "W10";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["weekly", "small"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
-        var roots = now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Roots, Open: true });
-        if (roots is null || !now.InGrowth || !now.Daylight.ShorterThan(ShortDayHours) || now.School(Question) is not { } school)
+        if (now.WinterRoots is not { } roots || now.School(Question) is not { } school)
             yield break;
-        var (weekly, small) = (now.Needs(Rule, "weekly"), now.Needs(Rule, "small"));
+        var (weekly, small) = (now.Limits<LittleOftenLimits>().Weekly, now.Limits<LittleOftenLimits>().Small);
         var dose = school.Chosen.Name == LittleOften ? small : weekly;
         var every = Math.Max(1, (int)Math.Round(7 * dose / weekly));
         var days = now.Wetness.DaysSince(now.Today);

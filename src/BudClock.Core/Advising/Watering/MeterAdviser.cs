@@ -9,9 +9,6 @@ public sealed class MeterAdviser : IAdviser
     public string Rule => "W14";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => [];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (

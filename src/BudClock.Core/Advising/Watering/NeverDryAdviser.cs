@@ -14,9 +14,6 @@ public sealed class NeverDryAdviser : IAdviser
     public string Rule => "W4";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["every-indoors", "every-outdoors"];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.DrinksFromAbove)

@@ -1,4 +1,5 @@
 using System.Globalization;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Watering;
@@ -12,9 +13,6 @@ public sealed class PebblesAdviser : IAdviser
 
     /// <inheritdoc/>
     public string Rule => "W16";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["every", "gap"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -32,7 +30,7 @@ public sealed class PebblesAdviser : IAdviser
         }
         var gap = string.Create(
             CultureInfo.InvariantCulture,
-            $"fill to {now.Needs(Rule, "gap"):0.#} cm below the base of the bulb, never touching it"
+            $"fill to {now.Limits<PebblesLimits>().Gap:0.#} cm below the base of the bulb, never touching it"
         );
         if (
             now.Journal.Last(EntryKinds.Reservoir) is { Text: "empty" } empty
@@ -57,7 +55,7 @@ public sealed class PebblesAdviser : IAdviser
         yield return new WaterAsked(Rule, gap, "look at the water below the bulb")
         {
             Care = Care.TopUp,
-            Every = now.Needs(Rule, "every"),
+            Every = now.Limits<PebblesLimits>().Every,
         }.Judge(now);
     }
 }

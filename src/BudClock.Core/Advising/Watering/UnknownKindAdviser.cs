@@ -10,9 +10,6 @@ public sealed class UnknownKindAdviser : IAdviser
     public string Rule => "V9";
 
     /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => [];
-
-    /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Sheet.Name != CultureSheets.General)

@@ -1,3 +1,4 @@
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Watering;
@@ -5,13 +6,8 @@ namespace BudClock.Core.Advising.Watering;
 /// <summary>Rules V3 and P3: a cutting, leaf or corm without roots is kept damp, neither soaked nor dry, until its first roots.</summary>
 public sealed class UnrootedAdviser : IAdviser
 {
-    const double EveryDays = 3;
-
     /// <inheritdoc/>
     public string Rule => "V3";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["few", "rooting"];
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
@@ -25,7 +21,7 @@ public sealed class UnrootedAdviser : IAdviser
         )
         {
             Care = Care.WetLightly,
-            Every = EveryDays,
+            Every = now.Limits<RootLimits>().CuttingEvery,
         }.Judge(now);
     }
 }

@@ -1,6 +1,7 @@
 using System.Globalization;
 using BudClock.Core.Advising;
 using BudClock.Core.Climate;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using BudClock.Core.Round;
 using BudClock.Data;
@@ -189,7 +190,7 @@ public sealed class PlaceModel(
     List<PlaceLimit> Limits()
     {
         var cold = Group(plant => plant.Situation.Temper.DangerC).OrderByDescending(limit => limit.Key).Take(MostLimits);
-        var hot = Group(plant => plant.Situation.Sheet.Rule("V4")?.Find("hot-night")).OrderBy(limit => limit.Key).Take(1);
+        var hot = Group(plant => plant.Situation.Limits<TemperatureLimits>().HotNight).OrderBy(limit => limit.Key).Take(1);
         return
         [
             .. cold.Select(limit => new PlaceLimit(limit.Key, true, Named(limit, "danger to "))),

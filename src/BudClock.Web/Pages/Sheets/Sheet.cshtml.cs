@@ -1,3 +1,4 @@
+using System.Globalization;
 using BudClock.Core.Advising;
 using BudClock.Core.Culture;
 using BudClock.Data;
@@ -16,6 +17,10 @@ public sealed class SheetModel(TodaysGarden todaysGarden, Logbook logbook) : Gar
 
     [BindProperty]
     public string? Plant { get; set; }
+
+    /// <summary>Show also what holds for any plant.</summary>
+    [BindProperty(SupportsGet = true)]
+    public bool All { get; set; }
 
     public CultureSheet Sheet { get; private set; } = null!;
 
@@ -68,17 +73,39 @@ public sealed class SheetModel(TodaysGarden todaysGarden, Logbook logbook) : Gar
         return Redirect($"/sheets/{name}");
     }
 
-    /// <summary>Numbers that every sheet has come last.</summary>
-    public bool IsGeneral(string rule) => CultureSheets.Shipped.Find(CultureSheets.General)!.Rule(rule) is not null;
+    /// <summary>Its numbers rule by rule, in the order in which they are declared.</summary>
+    /// <param name="own">Those that differ from what holds for any plant; or the others.</param>
+    public IEnumerable<(RuleLimits Rule, IReadOnlyList<Threshold> Numbers)> Numbers(bool own) =>
+        from rule in Sheet.Rules.All
+        let limits = RuleLimits.Of(rule.Key)
+        where limits is not null
+        let numbers = limits
+            .Limits.Select(limit => rule.Value.Thresholds.GetValueOrDefault(limit.Name))
+            .OfType<Threshold>()
+            .Where(number => own == IsOwn(rule.Key, number))
+            .ToList()
+        where numbers.Count > 0
+        orderby limits.Rule[0], int.Parse(limits.Rule[1..], CultureInfo.InvariantCulture)
+        select (limits, (IReadOnlyList<Threshold>)numbers);
+
+    bool IsOwn(string rule, Threshold number)
+    {
+        var general = CultureSheets.Shipped.Find(CultureSheets.General)!;
+        var usual = (general.Rule(rule) ?? general.HabitRules.Find(rule))?.Thresholds.GetValueOrDefault(number.Limit.Name);
+        return Sheet.Name == general.Name || usual?.Value != number.Value;
+    }
 
     public string Words(SheetChange change)
     {
         var whom = change.Plant is null ? "for the sheet" : $"for {change.Plant}";
         return change.School is not null
             ? $"School {change.School} {whom}."
-            : $"{change.Name.Replace('.', ' ').Replace('-', ' ')}: {change.Value:0.##} {Shipped(change)?.Unit} {whom}, "
-                + $"instead of {Shipped(change)?.Value:0.##}.";
+            : $"{change.Name.Replace('.', ' ').Replace('-', ' ')}: {Words(change, change.Value ?? 0)} {whom}, "
+                + $"instead of {Shipped(change)?.Words}.";
     }
+
+    static string? Words(SheetChange change, double value) =>
+        (Shipped(change) is { } shipped ? shipped with { Value = value } : null)?.Words;
 
     /// <summary>The number as it ships, which the change stands over.</summary>
     static Threshold? Shipped(SheetChange change) =>

@@ -1,5 +1,4 @@
 using BudClock.Core.Advising;
-using BudClock.Core.Advising.Resting;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Web.Pages.Store;
@@ -37,7 +36,7 @@ public sealed record StoreRow(Assessment Plant, RestState Rest, Verdict? Asks, s
             rest,
             asking?.Verdict,
             (asking ?? plant.Main)?.Reason ?? "",
-            StoreCheckAdviser.NextCheck(now, rest),
+            rest.NextCheck,
             tuber ? EntryKinds.Tuber : EntryKinds.Base
         );
     }

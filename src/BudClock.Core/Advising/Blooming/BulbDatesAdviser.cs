@@ -1,5 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Climate;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using BudClock.Core.Programmes;
 
@@ -10,53 +11,29 @@ namespace BudClock.Core.Advising.Blooming;
 /// spent bulb.
 /// </summary>
 /// <remarks>A date only says when to look: the bulb is felt before it is planted. Common practice: in bloom about 28 days after.</remarks>
-public sealed class BulbDates : IAdviser
+public sealed class BulbDatesAdviser : IAdviser
 {
-    /// <summary>Bulbs may be planted so many days around the day that was reckoned.</summary>
-    const int Leeway = 3;
-
-    /// <summary>After the flowers the choice is said for so long.</summary>
-    const int SpentDays = 28;
-
     /// <inheritdoc/>
     public string Rule => "B2";
-
-    /// <inheritdoc/>
-    public IReadOnlyList<string> Thresholds => ["days", "weak", "last"];
-
-    /// <summary>This rule speaks for a programme in place of the general one: before planting, by its date.</summary>
-    public static bool Speaks(Situation now, ProgrammeRun run) =>
-        now.Sheet.Rule("B2") is not null && run is { State: RunState.Running, Steps.Count: 1 };
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
         if (now.Rot is { Open: true } || now.Rest?.Feel is { Text: "soft" or "mouldy" })
             yield break;
-        if (now.Programme is { } run && Speaks(now, run))
-            yield return HeldBack(now, run.Order);
+        if (now is { HeldBack: true, Programme: { } run })
+            yield return Planting(now, run.Order);
         else if (now.Rest is null && Spent(now) is { } spent)
             yield return spent;
         if (now.Rest is null && TooWarm(now) is { } warm)
             yield return warm;
     }
 
-    /// <summary>The last day of planting in the season that a day lies in: early spring.</summary>
-    public static DateOnly LastDay(Culture.CultureSheet sheet, DateOnly day, bool southern)
-    {
-        var ofYear = (int)sheet.Rule("B2")!["last"];
-        var end = new DateOnly(day.Year, 1, 1).AddDays(ofYear - 1);
-        if (southern)
-            end = end.AddMonths(6);
-        // From summer on the next season is meant.
-        return end < day.AddMonths(-5) ? end.AddYears(1) : end;
-    }
-
-    Advice HeldBack(Situation now, ProgrammeOrder order)
+    Advice Planting(Situation now, ProgrammeOrder order)
     {
         var took = BulbInterval.Of(now);
         var planting = order.BloomOn?.AddDays(-(int)Math.Round(took.Likely));
-        var last = LastDay(now.Sheet, planting ?? now.Today, now.Around.Garden.Southern);
+        var last = now.Limits<ForcingLimits>().LastDay(planting ?? now.Today, now.Around.Garden.Southern);
         if ((planting ?? now.Today) > last)
             return Say(
                 now,
@@ -76,9 +53,16 @@ public sealed class BulbDates : IAdviser
                 Condition.Known("programme", new(order.Text), null, order.Entry.On)
             );
         var plant = planting!.Value;
-        var condition = new Condition("planting day", new(Dates.Short(plant)), null, null, now.Today >= plant.AddDays(-Leeway), now.Today);
+        var condition = new Condition(
+            "planting day",
+            new(Dates.Short(plant)),
+            null,
+            null,
+            now.Today >= plant.AddDays(-now.Limits<ForcingLimits>().Leeway),
+            now.Today
+        );
         var span = Dates.Range(now.Today.AddDays((int)Math.Round(took.From)), now.Today.AddDays((int)Math.Round(took.To)));
-        if (now.Today < plant.AddDays(-Leeway))
+        if (now.Today < plant.AddDays(-now.Limits<ForcingLimits>().Leeway))
             return Say(
                 now,
                 Verdict.Hold,
@@ -102,7 +86,8 @@ public sealed class BulbDates : IAdviser
             Verdict.Look,
             now.Today,
             $"Its planting day for {Dates.Short(wanted)} is here ({took.Words}): feel the bulbs, and where they are firm plant them: "
-                + "half the bulb out over pebbles, the tip showing in soil; water once, then a week dark at 10 °C.",
+                + $"half the bulb out over pebbles, the tip showing in soil; water once, then a week dark at "
+                + $"{Degrees.Of(now.Limits<ForcingLimits>().DarkC)}.",
             condition
         ) with
         {
@@ -112,7 +97,7 @@ public sealed class BulbDates : IAdviser
 
     Advice? Spent(Situation now) =>
         now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Bloom, To: not null }) is { To: { } over }
-        && over > now.Today.AddDays(-SpentDays)
+        && over > now.Today.AddDays(-now.Limits<ForcingLimits>().Spent)
         && !now.Open(LaneKind.Bloom)
         && !now.Open(LaneKind.Spike)
             ? Say(
@@ -129,7 +114,7 @@ public sealed class BulbDates : IAdviser
     {
         if (now.Journal.Last(EntryKinds.Planted) is not { } planted || planted.On < now.Today.AddMonths(-3) || now.Open(LaneKind.Bloom))
             return null;
-        var weak = now.Needs(Rule, "weak");
+        var weak = now.Limits<ForcingLimits>().Weak;
         return now.Around.Weather.HotDays(now.Today, 3, weak) is (>= 2, { } warmest)
             ? new(
                 Topics.Move,
