@@ -12,9 +12,10 @@ namespace BudClock.Data;
 sealed class EntryReader(GardenDb db, List<string> unread)
 {
     const string Columns =
-        "PlantId, Id, \"On\", Kind, Organ, Value, Unit, Text, Logged, Struck, File, Mix, Sets, Amends, StruckBy IS NOT NULL";
+        "PlantId, Id, \"On\", Kind, Organ, Value, Unit, Text, Logged, Struck, File, Mix, Sets, Amends, StruckBy IS NOT NULL, Said";
 
     readonly Dictionary<string, DateOnly> days = [];
+    readonly Dictionary<string, Said> sayings = [];
 
     /// <summary>The entries of each plant by its key, in the order in which they were written down.</summary>
     /// <param name="acts">Read the acts too, which nothing but an export and the undo need.</param>
@@ -52,7 +53,8 @@ sealed class EntryReader(GardenDb db, List<string> unread)
     {
         try
         {
-            return Entry(row);
+            var entry = Entry(row);
+            return Text(row, 15) is { } said ? entry with { Said = Heard(said) } : entry;
         }
         catch (Exception fault) when (Rows.IsBadValue(fault) || fault is InvalidDataException)
         {
@@ -79,8 +81,12 @@ sealed class EntryReader(GardenDb db, List<string> unread)
             Sets = Mapping.Sets(Text(row, 12)),
             Amends = row.IsDBNull(13) ? null : row.GetGuid(13),
             Undone = row.GetBoolean(14),
-            Act = row.IsDBNull(15) ? Guid.Empty : row.GetGuid(15),
+            Act = row.IsDBNull(16) ? Guid.Empty : row.GetGuid(16),
         };
+
+    /// <summary>Few sayings stand for all entries, so each is parsed once; a word that a later version wrote is left out.</summary>
+    Said Heard(string written) =>
+        sayings.TryGetValue(written, out var said) ? said : sayings[written] = Said.Read(written.Split(';'), out _);
 
     /// <summary>A thousand days stand for all entries, so each is parsed once.</summary>
     DateOnly Day(string written) =>

@@ -135,6 +135,7 @@ static class Mapping
             Value = entry.Amount?.Value,
             Unit = entry.Amount?.Unit?.Symbol,
             Text = entry.Text,
+            Said = entry.Said.Words is { Count: > 0 } said ? string.Join(';', said) : null,
             File = entry.File,
             Mix = entry.Mix,
             Logged = entry.Logged.UtcTicks,

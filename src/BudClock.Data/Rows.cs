@@ -158,6 +158,9 @@ public sealed class EntryRow
     public double? Value { get; set; }
     public string? Unit { get; set; }
     public string? Text { get; set; }
+
+    /// <summary>What its words say, as files write it, joined by semicolons; null is read from the words.</summary>
+    public string? Said { get; set; }
     public string? File { get; set; }
     public string? Mix { get; set; }
 

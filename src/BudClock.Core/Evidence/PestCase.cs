@@ -1,4 +1,3 @@
-using System.Text.RegularExpressions;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -9,7 +8,7 @@ namespace BudClock.Core.Evidence;
 /// <param name="ClearLooks">Looks since that found none, each on a day of its own.</param>
 /// <param name="Needed">So many clear looks, a week apart, end it.</param>
 /// <param name="LastLook">The newest of sign, treatment and clear look: from here the next look is counted.</param>
-public sealed partial record PestCase(Entry Sign, Entry? Treated, int ClearLooks, Entry LastLook, int Needed)
+public sealed record PestCase(Entry Sign, Entry? Treated, int ClearLooks, Entry LastLook, int Needed)
 {
     /// <summary>Not yet found clear twice, nor written to be over.</summary>
     public bool Open => ClearLooks < Needed;
@@ -18,10 +17,10 @@ public sealed partial record PestCase(Entry Sign, Entry? Treated, int ClearLooks
     public string Words => string.IsNullOrWhiteSpace(Sign.Text) ? "pests" : Sign.Text;
 
     /// <summary>The treatment let predators loose, which are spent after some weeks.</summary>
-    public bool Predators => Treated?.Text is { } words && Released().IsMatch(words);
+    public bool Predators => Treated?.Said.Has(SaidFacts.Predators) == true;
 
     /// <summary>On an eye or the newest growth, where it costs most.</summary>
-    public bool OnNewGrowth => Sign.Text is { } words && Newest().IsMatch(words);
+    public bool OnNewGrowth => Sign.Said.Has(SaidFacts.OnNewGrowth);
 
     /// <summary>The newest case; null for a plant on which none were ever seen.</summary>
     /// <param name="needed">So many clear looks end it.</param>
@@ -35,7 +34,7 @@ public sealed partial record PestCase(Entry Sign, Entry? Treated, int ClearLooks
 
     static PestCase? Next(PestCase? pests, Entry entry, int needed)
     {
-        if (entry.Kind == Pest && entry.Text?.Contains("algae", StringComparison.OrdinalIgnoreCase) == true)
+        if (entry.Kind == Pest && entry.Said.Has(SaidFacts.Algae))
             return pests;
         if (entry.Kind == Pest && !IsClear(entry))
             return new(entry, pests is { Open: true } ? pests.Treated : null, 0, entry, needed);
@@ -47,28 +46,8 @@ public sealed partial record PestCase(Entry Sign, Entry? Treated, int ClearLooks
             return pests;
         if (!IsClear(entry) || (entry.On == pests.LastLook.On && pests.ClearLooks > 0))
             return pests;
-        return pests with
-        {
-            ClearLooks = entry.Text is { } words && Over().IsMatch(words) ? pests.Needed : pests.ClearLooks + 1,
-            LastLook = entry,
-        };
+        return pests with { ClearLooks = entry.Said.Has(SaidFacts.AllClear) ? pests.Needed : pests.ClearLooks + 1, LastLook = entry };
     }
 
-    static bool IsClear(Entry entry) => entry.Kind == Looked ? entry.Text == "better" : entry.Text is { } words && Clear().IsMatch(words);
-
-    [GeneratedRegex(
-        @"^\s*(no\b|none\b|clear\b|clean\b|gone\b|nothing\b|not? .*(seen|found))|"
-            + @"\b(all clear|no pests?|none (seen|found|left)|is clear|are gone)\b",
-        RegexOptions.IgnoreCase
-    )]
-    private static partial Regex Clear();
-
-    [GeneratedRegex(@"\ball clear\b|\bover\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Over();
-
-    [GeneratedRegex(@"\bpredat\w*|\breleased\b|\bbeneficial|\bnematode", RegexOptions.IgnoreCase)]
-    private static partial Regex Released();
-
-    [GeneratedRegex(@"\b(eye|new(est)? (growth|leaf|leaves|shoot)|bud|tip|spike)s?\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Newest();
+    static bool IsClear(Entry entry) => entry.Kind == Looked ? entry.Text == "better" : entry.Said.Has(SaidFacts.NoneSeen);
 }

@@ -37,7 +37,7 @@ public sealed record RestState(
         return new(
             rest.From,
             stored,
-            stored is not null && stored.Text?.Contains("in the pot", StringComparison.OrdinalIgnoreCase) != true,
+            stored is not null && !stored.Said.Has(SaidFacts.InThePot),
             feel?.On ?? rest.From,
             feel,
             Waking(sheet, rest.From, southern),

@@ -1,4 +1,3 @@
-using System.Text.RegularExpressions;
 using BudClock.Core.Culture.Limits;
 using static BudClock.Core.Journal.EntryKinds;
 
@@ -29,7 +28,7 @@ public enum RootState
 /// <param name="NoneSince">The day from which there were none, while there are none or few; null for a plant that never lost them.</param>
 /// <param name="Longest">The newest length since they were lost, cm; null when none was measured.</param>
 /// <param name="Unrooted">A cutting, leaf or corm before its first roots: kept damp rather than dry (rule P3).</param>
-public sealed partial record RootsFound(RootState State, Entry? Rests, DateOnly? NoneSince, Seen<double>? Longest, bool Unrooted)
+public sealed record RootsFound(RootState State, Entry? Rests, DateOnly? NoneSince, Seen<double>? Longest, bool Unrooted)
 {
     /// <summary>Kinds of entries that speak of roots.</summary>
     public static readonly IReadOnlyList<EntryKind> Signs = [RootsStarted, RootLength, RootCount, RootsAtBase, RootsLost];
@@ -91,7 +90,7 @@ public sealed partial record RootsFound(RootState State, Entry? Rests, DateOnly?
                 var cm when cm >= strongCm => RootState.Alive,
                 _ => Recovering(before),
             };
-        return entry.Text is { } words && WithoutRoots().IsMatch(words) ? RootState.None : null;
+        return entry.Said.Has(SaidFacts.Rootless) ? RootState.None : null;
     }
 
     /// <summary>A live root after none is the first of few; a few stay few until more are counted.</summary>
@@ -102,7 +101,7 @@ public sealed partial record RootsFound(RootState State, Entry? Rests, DateOnly?
         if (state is RootState.Few or RootState.Alive)
             return false;
         var planted = journal.Last(Planted);
-        var cutting = Rootless.Contains(plant.Origin) || (planted?.Text is { } words && Cutting().IsMatch(words));
+        var cutting = Rootless.Contains(plant.Origin) || planted?.Said.Has(SaidFacts.Cutting) == true;
         if (!cutting || (planted?.On ?? journal.Last(Acquired)?.On ?? plant.Acquired) is not { } began)
             return false;
         if (today.DayNumber - began.DayNumber > rootingDays)
@@ -110,14 +109,4 @@ public sealed partial record RootsFound(RootState State, Entry? Rests, DateOnly?
         return journal.FirstSince(began, RootsLost) is null
             && (state is RootState.None || journal.FirstSince(began, GrowthStarted, LeafStarted) is null);
     }
-
-    [GeneratedRegex(
-        @"\b(no|without|zero|lost (all )?(its |the )?)\s*(live |living |good )?roots?\b(?!\s*(rot|yet lost))|"
-            + @"\brootless\b|\bunrooted\b|\bbare[- ]?root",
-        RegexOptions.IgnoreCase
-    )]
-    private static partial Regex WithoutRoots();
-
-    [GeneratedRegex(@"\bcuttings?\b|\bleaf\b|\bcorm", RegexOptions.IgnoreCase)]
-    private static partial Regex Cutting();
 }

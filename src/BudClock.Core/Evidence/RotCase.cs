@@ -1,4 +1,3 @@
-using System.Text.RegularExpressions;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -8,7 +7,7 @@ namespace BudClock.Core.Evidence;
 /// <param name="Found">The first day of this case.</param>
 /// <param name="Treated">The newest entry of cutting, treating or repotting since the newest sign; null while nothing was done.</param>
 /// <param name="Cleared">The entry that says it is over; null while nobody wrote that.</param>
-public sealed partial record RotCase(Entry Sign, DateOnly Found, Entry? Treated, Entry? Cleared)
+public sealed record RotCase(Entry Sign, DateOnly Found, Entry? Treated, Entry? Cleared)
 {
     static readonly EntryKind[] Told =
     [
@@ -32,7 +31,7 @@ public sealed partial record RotCase(Entry Sign, DateOnly Found, Entry? Treated,
     public bool Open => Cleared is null;
 
     /// <summary>It is the roots that rot, so a firm base says nothing of them.</summary>
-    public bool OfRoots => Sign.Text is { } words && Roots().IsMatch(words);
+    public bool OfRoots => Sign.Said.Has(SaidFacts.OfRoots);
 
     /// <summary>"base soft", "rot: new growth brown at the base".</summary>
     public string Words =>
@@ -79,7 +78,7 @@ public sealed partial record RotCase(Entry Sign, DateOnly Found, Entry? Treated,
             return OfRoots && Treated is not null && entry.On > Sign.On;
         if (entry.Kind == Rot || entry.Kind == Repotted)
             return false;
-        return entry.Text is { } words && Over().IsMatch(words) && !Denied().IsMatch(words);
+        return entry.Said.Has(SaidFacts.Clean);
     }
 
     bool SameOrgan(Entry entry) => Sign.Organ is null || entry.Organ is null || Sign.Organ == entry.Organ;
@@ -87,27 +86,11 @@ public sealed partial record RotCase(Entry Sign, DateOnly Found, Entry? Treated,
     static bool Shows(Entry entry)
     {
         if (entry.Kind == Rot)
-            return !(entry.Text is { } said && Denied().IsMatch(said))
-                && !(entry.Text is { } over && Over().IsMatch(over) && !Soft().IsMatch(over));
+            return entry.Text is null || entry.Said.Has(SaidFacts.Rotten);
         if (entry.Kind == Base)
             return entry.Text is "soft" or "smelling";
         if (entry.Kind == Tuber)
             return entry.Text == "soft";
-        return entry.Kind == Inspected && entry.Text is { } words && Rotten().IsMatch(words) && !Denied().IsMatch(words);
+        return entry.Kind == Inspected && entry.Said.Has(SaidFacts.Rotten);
     }
-
-    [GeneratedRegex(@"\broots?\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Roots();
-
-    [GeneratedRegex(@"\b(clear|cleared|clean|healed|callused|firm|sound|gone|over)\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Over();
-
-    [GeneratedRegex(@"\b(soft|smell\w*|brown|black|spread\w*|mush\w*)\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Soft();
-
-    [GeneratedRegex(@"\b(no|not|never|without|nothing)\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Denied();
-
-    [GeneratedRegex(@"\brot(s|ten|ting|ted)?\b|\bmush\w*|\bsoft (base|stem|crown|bulb|tuber|corm)", RegexOptions.IgnoreCase)]
-    private static partial Regex Rotten();
 }

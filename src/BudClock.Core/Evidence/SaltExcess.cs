@@ -29,7 +29,7 @@ public sealed record SaltExcess(string What, double Ppm, double Bears, DateOnly 
     }
 
     static Entry? Flushed(PlantJournal journal) =>
-        journal.Of(EntryKinds.Rinsed, EntryKinds.Repotted).LastOrDefault(entry => !entry.IsLeafRinse);
+        journal.Of(EntryKinds.Rinsed, EntryKinds.Repotted).LastOrDefault(entry => !entry.Said.Has(SaidFacts.LeafRinse));
 
     static Entry? Given(PlantJournal journal) => journal.Waterings.LastOrDefault(e => e.Mix is not null);
 

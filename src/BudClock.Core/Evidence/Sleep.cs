@@ -90,8 +90,8 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
 
     /// <summary>The grower's own order holds at any date (rule D1), until it grows again.</summary>
     static DateOnly? Ordered(Situation now) =>
-        now.Journal.Last(ProgrammeStarted) is { Text: { } words } order
-        && words.Contains("rest", StringComparison.OrdinalIgnoreCase)
+        now.Journal.Last(ProgrammeStarted) is { } order
+        && order.Said.Has(SaidFacts.ToRest)
         && now.Journal.FirstSince(order.On.AddDays(1), GrowthStarted, LeafStarted, SummerLeaves) is null
             ? order.On
             : null;

@@ -48,6 +48,7 @@ public static class EntryCsv
         "struck",
         "id",
         "mix",
+        "said",
     ];
 
     /// <summary>No file of entries has more columns than this.</summary>
@@ -104,6 +105,7 @@ public static class EntryCsv
                         e.Struck ? "true" : null,
                         e.Id.ToString(),
                         e.Mix,
+                        e.Said.Words is { Count: > 0 } said ? string.Join("; ", said) : null,
                     ]
                 );
         }
@@ -203,28 +205,29 @@ public static class EntryCsv
             var organ = Field("organ");
             if (organ is not null && plant.Organs.All(o => o.Id != organ))
                 return Wrong($"\"{organ}\" is not among the organs of {plant.Tag}");
-            return new(
-                plant.Tag,
-                new Entry
-                {
-                    Id = Guid.TryParse(Field("id"), out var id) ? id : NewId(plant.Tag, day, kind, organ, amount, text),
-                    On = day,
-                    Kind = kind,
-                    Organ = organ,
-                    Mix = Field("mix"),
-                    Amount = amount,
-                    Text = text,
-                    Logged = DateTimeOffset.TryParse(
-                        Field("logged"),
-                        CultureInfo.InvariantCulture,
-                        DateTimeStyles.AssumeUniversal,
-                        out var logged
-                    )
-                        ? logged.ToUniversalTime()
-                        : new(day, TimeOnly.MinValue, TimeSpan.Zero),
-                    Struck = Field("struck") is "true" or "yes" or "1",
-                }
-            );
+            var told = Said.Read(Field("said")?.Split(';', StringSplitOptions.TrimEntries) ?? [], out var unknown);
+            if (unknown is not null)
+                return Wrong($"\"{unknown}\" is nothing that an entry says; known are {string.Join(", ", Said.Known)}");
+            var entry = new Entry
+            {
+                Id = Guid.TryParse(Field("id"), out var id) ? id : NewId(plant.Tag, day, kind, organ, amount, text),
+                On = day,
+                Kind = kind,
+                Organ = organ,
+                Mix = Field("mix"),
+                Amount = amount,
+                Text = text,
+                Logged = DateTimeOffset.TryParse(
+                    Field("logged"),
+                    CultureInfo.InvariantCulture,
+                    DateTimeStyles.AssumeUniversal,
+                    out var logged
+                )
+                    ? logged.ToUniversalTime()
+                    : new(day, TimeOnly.MinValue, TimeSpan.Zero),
+                Struck = Field("struck") is "true" or "yes" or "1",
+            };
+            return new(plant.Tag, Field("said") is null ? entry : entry with { Said = told });
         }
 
         Plant? Plant()

@@ -200,7 +200,7 @@ public sealed partial class GardenFileReader
 
     Entry Entry(JsonPlace at, int index, Plant plant, Dictionary<string, int> same)
     {
-        at.Known("id", "on", "kind", "organ", "value", "unit", "text", "file", "mix", "logged", "act", "sets", "amends", "struck");
+        at.Known("id", "on", "kind", "organ", "value", "unit", "text", "file", "mix", "said", "logged", "act", "sets", "amends", "struck");
         if (!at.Has("on"))
             at.Fault("on", "an entry needs its date");
         var on = at.Date("on") ?? DateOnly.MinValue;
@@ -239,7 +239,18 @@ public sealed partial class GardenFileReader
             Amends = at.Id("amends"),
             Struck = at.Flag("struck"),
         };
+        if (at.Has("said"))
+            entry = entry with { Said = SaidOf(at) };
         return entry.Id == Guid.Empty ? entry with { Id = EntryIds.FromContent(plant.Tag, entry, same) } : entry;
+    }
+
+    /// <summary>What its words say, as they were read when it was written; a file without it has them read anew.</summary>
+    static Said SaidOf(JsonPlace at)
+    {
+        var said = Said.Read(at.Texts("said"), out var unknown);
+        if (unknown is not null)
+            at.Fault("said", $"\"{unknown}\" is nothing that an entry says; known are {string.Join(", ", Said.Known)} and share 0.25");
+        return said;
     }
 
     static FactChange Set(JsonPlace at)

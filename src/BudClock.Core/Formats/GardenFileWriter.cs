@@ -103,6 +103,7 @@ public static partial class GardenFileWriter
         json.Optional("value", entry.Amount?.Value);
         json.Optional("unit", entry.Amount?.Unit?.Symbol);
         json.Optional("text", entry.Text);
+        json.Texts("said", entry.Said.Words);
         json.Optional("file", entry.File);
         json.Optional("mix", entry.Mix);
         json.WriteString("logged", entry.Logged.UtcDateTime);

@@ -1,9 +1,7 @@
-using System.Text.RegularExpressions;
-
 namespace BudClock.Core.Journal;
 
 /// <summary>One line of a plant's journal: a fact with its date. Never edited; a mistake is struck.</summary>
-public sealed partial record Entry
+public sealed record Entry
 {
     /// <summary>Its own for good.</summary>
     public required Guid Id { get; init; }
@@ -21,7 +19,11 @@ public sealed partial record Entry
     public Quantity? Amount { get; init; }
 
     /// <summary>A state, or free words.</summary>
-    public string? Text { get; init; }
+    public string? Text
+    {
+        get;
+        init => (field, heard.Said) = (value, null);
+    }
 
     /// <summary>The file of a picture beside the database, such as 0198….jpg; null for anything else.</summary>
     public string? File { get; init; }
@@ -54,15 +56,15 @@ public sealed partial record Entry
         || Kind == EntryKinds.ToppedUp
         || (Kind == EntryKinds.Fed && Amount is { InBase: > 0 });
 
-    /// <summary>A rinse of leaves, which takes no salt out of the pot: "washed the leaves", "rinsed off the aphids".</summary>
-    /// <remarks>Read by its words, as long as one kind of entry stands for a rinse and a flush.</remarks>
-    public bool IsLeafRinse => Kind == EntryKinds.Rinsed && Text is { } text && LeafWords().IsMatch(text);
+    /// <summary>What its words say, as structure; read from them where nobody gives it.</summary>
+    /// <remarks>Other words are read anew: in an initialiser it comes after the text.</remarks>
+    public Said Said
+    {
+        get => heard.Said ??= SaidReader.Read(Kind, Text);
+        init => heard.Said = value;
+    }
 
-    [GeneratedRegex(
-        @"\b(leaf|leaves|foliage|fronds?|dust|pests?|bugs?|aphids?|mites?|scale|thrips|meal(y|ies)|soap|off)\b",
-        RegexOptions.IgnoreCase
-    )]
-    private static partial Regex LeafWords();
+    Heard heard;
 
     /// <summary>As the log says it: "Roots 8.5 cm", "Bulbs wrinkled".</summary>
     public override string ToString() => string.Join(' ', Parts());
@@ -78,4 +80,16 @@ public sealed partial record Entry
         if (Text is { } text)
             yield return text;
     }
+}
+
+/// <summary>What was read of the words, or not yet: it makes no difference to whether two entries are the same.</summary>
+struct Heard : IEquatable<Heard>
+{
+    public Said? Said;
+
+    public readonly bool Equals(Heard other) => true;
+
+    public override readonly bool Equals(object? obj) => obj is Heard;
+
+    public override readonly int GetHashCode() => 0;
 }

@@ -386,6 +386,9 @@ namespace BudClock.Data.Migrations
                     b.Property<int>("PlantId")
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("Said")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Sets")
                         .HasColumnType("TEXT");
 

@@ -52,7 +52,9 @@ public sealed class LastingStalkAdviser : IAdviser
             return null;
         var asked = now
             .Journal.Of(EntryKinds.Note)
-            .LastOrDefault(note => note.On > now.Today.AddDays(-now.Limits<LastingStalkLimits>().Asked) && Asks(note.Text));
+            .LastOrDefault(note =>
+                note.On > now.Today.AddDays(-now.Limits<LastingStalkLimits>().Asked) && note.Said.Has(SaidFacts.NoFlowers)
+            );
         if (asked is null)
             return null;
         var (years, need) = ((now.Today.DayNumber - came.DayNumber) / DaysInYear, now.Limits<LastingStalkLimits>().Years);
@@ -74,14 +76,6 @@ public sealed class LastingStalkAdviser : IAdviser
             age
         );
     }
-
-    /// <summary>The note tells of flowers that do not come.</summary>
-    static bool Asks(string? note) =>
-        note is not null
-        && (Has(note, "flower") || Has(note, "bloom"))
-        && (Has(note, "never") || Has(note, "no ") || Has(note, "not ") || Has(note, "n't") || Has(note, "without"));
-
-    static bool Has(string text, string word) => text.Contains(word, StringComparison.OrdinalIgnoreCase);
 
     /// <summary>A vine that runs ahead without leaves is no sick one.</summary>
     Advice? Tendril(Situation now)

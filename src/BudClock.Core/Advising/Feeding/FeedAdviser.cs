@@ -104,7 +104,7 @@ public sealed class FeedAdviser : IAdviser
 
     static (double Days, string Why) Days(Situation now, BottleChoice bottle, Entry last)
     {
-        if (last.Text?.Contains("slow", StringComparison.OrdinalIgnoreCase) == true)
+        if (last.Said.Has(SaidFacts.SlowRelease))
             return (now.Limits<FeedRhythmLimits>().SlowRelease, ", slow release, which lasts");
         if (bottle.Bottle == Bottles.Recovery)
             return (now.Limits<FeedRhythmLimits>().Seldom, ", seldom while roots are few");

@@ -70,10 +70,7 @@ public sealed class LeafFeedAdviser : IAdviser
     static Entry? Algae(Situation now) =>
         now
             .Journal.Of(EntryKinds.Note, EntryKinds.Pest)
-            .LastOrDefault(e =>
-                e.On > now.Today.AddDays(-now.Limits<LeafFeedLimits>().Algae)
-                && e.Text?.Contains("algae", StringComparison.OrdinalIgnoreCase) == true
-            );
+            .LastOrDefault(e => e.On > now.Today.AddDays(-now.Limits<LeafFeedLimits>().Algae) && e.Said.Has(SaidFacts.Algae));
 
     Advice Say(Verdict verdict, DateOnly? due, string reason, Condition condition) =>
         new(Topics.Feed, Rule, Care.Mist, verdict, due, reason, [condition]) { Ground = Ground.Interval };

@@ -64,7 +64,7 @@ public sealed class ShelterAdviser : IAdviser
             false,
             moved.On
         );
-        if (moved.Text?.Contains("full sun", StringComparison.OrdinalIgnoreCase) == true)
+        if (moved.Said.Has(SaidFacts.FullSun))
             return Say(
                 Verdict.Look,
                 now.Today,

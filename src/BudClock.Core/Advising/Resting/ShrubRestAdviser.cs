@@ -61,12 +61,10 @@ public sealed class ShrubRestAdviser : IKeepsRest
 
     static bool IsSpring(Situation now, Entry moved)
     {
-        if (moved.Text?.Contains("indoors", StringComparison.OrdinalIgnoreCase) == true)
+        if (moved.Said.Has(SaidFacts.Indoors))
             return false;
         var light = Daylight.Of(now.Around.Garden, moved.On);
-        return light.Tells
-            ? light.Falling == false && light.Hours >= now.Limits<ShrubRestLimits>().Spring
-            : moved.Text?.Contains("out", StringComparison.OrdinalIgnoreCase) == true;
+        return light.Tells ? light.Falling == false && light.Hours >= now.Limits<ShrubRestLimits>().Spring : moved.Said.Has(SaidFacts.Out);
     }
 
     Advice AfterMove(Situation now, Entry moved)

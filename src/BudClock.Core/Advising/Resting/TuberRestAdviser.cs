@@ -54,11 +54,7 @@ public sealed class TuberRestAdviser : IKeepsRest
 
     Advice? Drying(Situation now)
     {
-        if (
-            now.Journal.Last(Lifted, Stored, Planted) is not { } lifted
-            || lifted.Kind != Lifted
-            || lifted.Text is not null && lifted.Text.Contains("store", StringComparison.OrdinalIgnoreCase)
-        )
+        if (now.Journal.Last(Lifted, Stored, Planted) is not { } lifted || lifted.Kind != Lifted || lifted.Said.Has(SaidFacts.ToStore))
             return null;
         var days = now.Today.DayNumber - lifted.On.DayNumber;
         var dried = new Condition(

@@ -89,7 +89,7 @@ public sealed class TrayAdviser : IAdviser
     {
         if (now.Limits<TrayLimits>().Flush is not (> 0 and var every))
             return null;
-        var rinsed = now.Journal.Of(EntryKinds.Rinsed, EntryKinds.Repotted).LastOrDefault(entry => !entry.IsLeafRinse);
+        var rinsed = now.Journal.Of(EntryKinds.Rinsed, EntryKinds.Repotted).LastOrDefault(entry => !entry.Said.Has(SaidFacts.LeafRinse));
         var last = rinsed?.On ?? now.Arrival?.Arrived;
         if (last is not { } since)
             return null;
