@@ -42,7 +42,7 @@ public sealed record CultureSheet(
     /// <summary>What of it can be saved when its base rots (rule V2), such as "firm back bulbs".</summary>
     public string Rescue { get; init; } = "whatever is firm";
 
-    /// <summary>Words for a medium it must not stay in when it arrives (rule F2), in lower case.</summary>
+    /// <summary>Parts and states of a medium that it must not stay in when it arrives (rule F2), as media.yaml names them.</summary>
     public IReadOnlyList<string> WrongMedia { get; init; } = [];
 
     /// <summary>The school of a name, whichever question it answers; null where the sheet knows none such.</summary>

@@ -48,7 +48,7 @@ public sealed class SheetReader(string file) : YamlFile(file)
             Traits = [.. Words(root, "traits").Select(name => Trait(root, name))],
             Light = Light(root),
             Rescue = root.Children.ContainsKey("rescue") ? Text(root, "rescue") : "whatever is firm",
-            WrongMedia = Words(root, "wrong-media"),
+            WrongMedia = [.. Words(root, "wrong-media").Select(name => WrongMedium(root, name))],
             Like = root.Children.ContainsKey("like") ? Text(root, "like") : null,
             Phases = Rows(root, "phases", row => new UsualPhase(
                 Phase(row, Text(row, "phase")),
@@ -115,6 +115,14 @@ public sealed class SheetReader(string file) : YamlFile(file)
         return name;
     }
 
+    string WrongMedium(YamlNode at, string name)
+    {
+        var bad = PottingMedium.Table.Where(part => part.Bad).Select(part => part.Name).ToList();
+        if (!bad.Contains(name))
+            Fault(at, $"\"{name}\" is no medium to forbid; known are {string.Join(", ", bad)}");
+        return name;
+    }
+
     LightClass Light(YamlMappingNode root)
     {
         if (!root.Children.ContainsKey("light"))
@@ -152,13 +160,15 @@ public sealed class SheetReader(string file) : YamlFile(file)
     {
         if (!root.Children.TryGetValue("organs", out var node) || node is not YamlMappingNode organs)
             return OrganHabit.Usual;
-        Known(organs, "shoot", "flower");
-        return new(Organ(organs, "shoot"), Organ(organs, "flower"));
+        Known(organs, "shoot", "flower", "stores");
+        return new(Organ(organs, "shoot", Text(organs, "shoot")), Organ(organs, "flower", Text(organs, "flower")))
+        {
+            Stores = [.. Words(organs, "stores").Select(kind => Organ(organs, "stores", kind))],
+        };
     }
 
-    string Organ(YamlMappingNode node, string key)
+    string Organ(YamlMappingNode node, string key, string kind)
     {
-        var kind = Text(node, key);
         if (!Gardens.Organ.Kinds.Contains(kind))
             Fault(node, $"{key}: \"{kind}\" is no kind of organ; known are {string.Join(", ", Gardens.Organ.Kinds)}");
         return kind;

@@ -52,8 +52,10 @@ public sealed record Arrival(
     {
         if (journal.FirstSince(arrived, Repotted) is not null)
             return null;
-        var told = new[] { plant.Medium, found?.Text, entry?.Text }.OfType<string>();
-        return told.Select(words => sheet.WrongMedia.FirstOrDefault(word => words.Contains(word, StringComparison.OrdinalIgnoreCase)))
-            .FirstOrDefault(word => word is not null);
+        // A medium may be told with the plant, by who looked it over, or where it came from.
+        return new[] { plant.Medium, found?.Text, entry?.Text }
+            .Select(PottingMedium.Of)
+            .Select(medium => sheet.WrongMedia.FirstOrDefault(medium.Has))
+            .FirstOrDefault(part => part is not null);
     }
 }

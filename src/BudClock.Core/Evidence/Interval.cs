@@ -50,11 +50,7 @@ public sealed record Interval(Rhythm Rhythm, double Stretch, string Because)
         static (double, double, bool) Same(double days, bool scaled) => (days, days, scaled);
     }
 
-    static bool Mounted(Situation now) =>
-        new[] { "mount", "cork", "basket" }.Any(word =>
-            now.Plant.Medium?.Contains(word, StringComparison.OrdinalIgnoreCase) == true
-            || now.Plant.Pot?.Kind?.Contains(word, StringComparison.OrdinalIgnoreCase) == true
-        );
+    static bool Mounted(Situation now) => now.Plant.StandsIn.Mounted || now.Plant.Pot?.Mount == true;
 
     /// <summary>
     /// Clay dries faster than plastic, small pots faster than large, an open mix under hot glass faster than one in a cool room.
@@ -62,7 +58,7 @@ public sealed record Interval(Rhythm Rhythm, double Stretch, string Because)
     static double Scale(Situation now)
     {
         var (pot, limits) = (now.Plant.Pot, now.Limits<IntervalLimits>());
-        var scale = pot?.Kind is "clay" ? limits.Clay : 1;
+        var scale = pot?.Porous == true ? limits.Clay : 1;
         if (pot?.DiameterCm < limits.SmallTo)
             scale *= limits.Small;
         else if (pot?.DiameterCm > limits.LargeFrom)
@@ -74,9 +70,7 @@ public sealed record Interval(Rhythm Rhythm, double Stretch, string Because)
     {
         if (now.Around.Weather.HotDays(now.Today, limits.Days, double.MinValue).Warmest is not { Value: var warmest })
             return 1;
-        var openAndHot =
-            now.Around.Place?.Setting is "glasshouse" or "outdoors"
-            && now.Plant.Medium?.Contains("bark", StringComparison.OrdinalIgnoreCase) == true;
+        var openAndHot = now.Around.Place?.Setting is "glasshouse" or "outdoors" && now.Plant.StandsIn.Open;
         return warmest >= limits.HotFrom ? (openAndHot ? limits.OpenHot : limits.Hot)
             : warmest >= limits.WarmFrom ? limits.Warm
             : warmest <= limits.CoolTo ? limits.Cool

@@ -7,11 +7,6 @@ namespace BudClock.Core.Evidence;
 /// <summary>Rules W6 to W9 and W11: what a plant drinks from, and with whom it shares it.</summary>
 public static class Vessels
 {
-    /// <summary>The kind of pot without drainage.</summary>
-    public const string CoverPot = "cover pot";
-
-    static readonly string[] InertMedia = ["semi-hydro", "pellet", "leca", "water culture", "jar", "wick"];
-
     /// <summary>The vessel a plant stands in; null for none.</summary>
     public static Vessel? Of(Plant plant, IReadOnlyList<Vessel> vessels) =>
         plant.Vessel is { } code ? vessels.FirstOrDefault(v => v.Code == code) : null;
@@ -33,16 +28,15 @@ public static class Vessels
             return vessel.Kind == Vessel.Reservoir;
         if (now.Sheet.Is(Traits.StandsInWater))
             return false;
-        if (now.Sheet.Is(Traits.Reservoir) || now.Plant.Pot?.Kind == Pot.Reservoir)
+        if (now.Sheet.Is(Traits.Reservoir) || now.Plant.Pot?.WaterBelow == true)
             return true;
         if (now.Plant.Medium is not null)
-            return InertMedia.Any(word => now.Plant.Medium.Contains(word, StringComparison.OrdinalIgnoreCase))
-                || now.Plant.Medium == "water";
+            return now.Plant.StandsIn.OverWater;
         return now.Journal.Last(Reservoir)?.On >= now.Today.AddDays(-now.Limits<ReservoirLimits>().Read);
     }
 
     /// <summary>Water that stands where it must not: a cover pot without drainage.</summary>
-    public static bool InCoverPot(Situation now) => now.Plant.Pot?.Kind == CoverPot || now.Around.Vessel?.Kind == Vessel.CoverPot;
+    public static bool InCoverPot(Situation now) => now.Plant.Pot?.Drains == false || now.Around.Vessel?.Kind == Vessel.CoverPot;
 
     /// <summary>Water that was seen in its cover pot and neither tipped out nor watered over since; null for none.</summary>
     public static LevelSeen? StandingInCoverPot(Situation now) => InCoverPot(now) && now.Levels.Level is { Cm: > 0 } level ? level : null;

@@ -9,22 +9,6 @@ public sealed record WaterNeed(double Ml, bool Own)
 {
     const int Remembered = 5;
 
-    /// <summary>
-    /// Share of the pot's volume that a watering takes, with what runs through. Common practice; the plant's own record replaces it.
-    /// </summary>
-    static readonly (string Medium, double Share)[] OfThePot =
-    [
-        ("bark", 0.35),
-        ("moss", 0.25),
-        ("semi-hydro", 0.2),
-        ("pellets", 0.2),
-        ("water", 0.25),
-        ("gritty", 0.25),
-        ("peat", 0.2),
-    ];
-
-    const double AnyMedium = 0.2;
-
     /// <summary>A mount or basket without a pot takes about a cup.</summary>
     const double WithoutPotMl = 200;
 
@@ -39,7 +23,7 @@ public sealed record WaterNeed(double Ml, bool Own)
             .ToList();
         if (given.Count > 0)
             return new(given[given.Count / 2], Own: true);
-        return new(plant.Pot?.VolumeMl is { } pot ? pot * Share(plant.Medium) : WithoutPotMl, Own: false);
+        return new(plant.Pot?.VolumeMl is { } pot ? pot * plant.StandsIn.Holds : WithoutPotMl, Own: false);
     }
 
     /// <summary>What a plant's share of a tray takes: half its pot, a few centimetres of water around it.</summary>
@@ -47,13 +31,6 @@ public sealed record WaterNeed(double Ml, bool Own)
 
     /// <summary>A share of it, as at rest or with few roots.</summary>
     public WaterNeed Times(double share) => this with { Ml = Ml * share };
-
-    static double Share(string? medium) =>
-        OfThePot
-            .Where(known => medium?.Contains(known.Medium, StringComparison.OrdinalIgnoreCase) == true)
-            .Select(known => (double?)known.Share)
-            .FirstOrDefault()
-        ?? AnyMedium;
 
     /// <summary>"200 mL", "about 340 mL" where it is only reckoned from the pot.</summary>
     public string Words(bool us = false) => $"{(Own ? "" : "about ")}{Volumes.Words(Math.Max(10, Math.Round(Ml / 10) * 10) / 1000, us)}";

@@ -13,32 +13,12 @@ public static class PossibleKinds
     public static IReadOnlySet<EntryKind> Of(CultureSheet sheet)
     {
         var kinds = EntryKinds.All.ToHashSet();
-        if (!HasBulbs(sheet))
+        if (!sheet.Organs.Stores.Contains(Organ.Bulb))
             kinds.ExceptWith(OfBulbs);
-        if (!HasTuber(sheet) && !HasBulbs(sheet))
+        if (!sheet.Organs.Stores.Contains(Organ.Tuber))
             kinds.ExceptWith(OfTubers);
         if (!sheet.Is(Traits.Carnivore))
             kinds.ExceptWith(OfRosettes);
         return kinds;
     }
-
-    static bool HasTuber(CultureSheet sheet) =>
-        sheet.Is(Traits.Tuber)
-        || sheet.Is(Traits.Corms)
-        || sheet.Is(Traits.Succulent)
-        || sheet.Is(Traits.SummerRest)
-        || Named(sheet, "tuber")
-        || sheet.Name == CultureSheets.General;
-
-    static bool HasBulbs(CultureSheet sheet) =>
-        sheet.Is(Traits.DryRest)
-        || sheet.Is(Traits.Forced)
-        || Named(sheet, "bulb")
-        || Named(sheet, "lily")
-        || Named(sheet, "narcissus")
-        || Named(sheet, "orchid")
-        || sheet.Name == CultureSheets.General
-        || sheet.Signs.Any(sign => OfBulbs.Contains(sign.Kind));
-
-    static bool Named(CultureSheet sheet, string word) => sheet.Name.Contains(word, StringComparison.Ordinal);
 }

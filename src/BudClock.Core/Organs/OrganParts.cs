@@ -80,6 +80,9 @@ public static class OrganParts
 /// <summary>What a habit makes: growths or vines or leaves, spikes or lasting peduncles.</summary>
 public sealed record OrganHabit(string Shoot, string Flower)
 {
+    /// <summary>What it keeps its stores in, from <see cref="Organ.Kinds"/>: bulbs, a tuber; none for most.</summary>
+    public IReadOnlyList<string> Stores { get; init; } = [];
+
     /// <summary>A growth and a spike.</summary>
     public static readonly OrganHabit Usual = new(Organ.Growth, Organ.Spike);
 

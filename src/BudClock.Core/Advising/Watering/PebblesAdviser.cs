@@ -9,8 +9,6 @@ namespace BudClock.Core.Advising.Watering;
 /// </summary>
 public sealed class PebblesAdviser : IAdviser
 {
-    const string Pebbles = "pebbles";
-
     /// <inheritdoc/>
     public string Rule => "W16";
 
@@ -23,7 +21,7 @@ public sealed class PebblesAdviser : IAdviser
             || last.Kind != EntryKinds.Planted
         )
             yield break;
-        if (now.Plant.Medium?.Contains(Pebbles, StringComparison.OrdinalIgnoreCase) != true)
+        if (!now.Plant.StandsIn.Has("pebbles"))
         {
             yield return new WaterAsked(Rule, "water; a flat hand fits between medium and rim", "feel the medium").Judge(now);
             yield break;
