@@ -108,9 +108,7 @@ public class CountingTests
                     Specimens.At(Start.AddDays(day), EntryKinds.Medium, text: "dry"),
                     Specimens.At(Start.AddDays(day), EntryKinds.Leaves, text: leaves)
                 );
-                Assert.DoesNotContain(plant.Advice, advice =>
-                    advice.Verdict is Verdict.Do && (advice.Care.GivesWater() || advice.Care is Care.Feed)
-                );
+                Assert.False(plant.Does([.. Acts.Wets, .. Acts.Feeds]));
             }
     }
 

@@ -129,8 +129,8 @@ public class DangersTests
     ];
 
     static Entry[] Wet(CultureSheet sheet, Entry limp) =>
-        sheet.Is(Traits.Reservoir) ? [At(Today, EntryKinds.Reservoir, Cm(4)), limp]
-        : sheet.Is(Traits.StandsInWater) ? [At(Today, EntryKinds.Tray, Cm(3)), limp]
+        NeverTests.ReservoirSheets.Contains(sheet.Name) ? [At(Today, EntryKinds.Reservoir, Cm(4)), limp]
+        : NeverTests.BogSheets.Contains(sheet.Name) ? [At(Today, EntryKinds.Tray, Cm(3)), limp]
         : [At(Today, EntryKinds.Medium, text: "wet"), limp];
 
     [Fact]
@@ -159,11 +159,11 @@ public class DangersTests
                 );
                 if (danger.Answers.Length > 0 && !(answer.Asks && danger.Answers.Contains(answer.Topic)))
                     silent.Add($"{danger.Name} on {kind.Sheet}: not answered");
-                if (danger.StopsWater && said.Advice.Any(a => a.Verdict is Verdict.Do && a.Care.GivesWater()))
+                if (danger.StopsWater && said.Does(Acts.Wets))
                     silent.Add($"{danger.Name} on {kind.Sheet}: watered");
-                if (danger.StopsWater && !said.Advice.Any(a => a.Care.GivesWater() && !a.Asks))
+                if (danger.StopsWater && !said.Advice.Any(a => Acts.Waters.Contains(a.Care.Facts().Name) && !a.Asks))
                     silent.Add($"{danger.Name} on {kind.Sheet}: silent on water");
-                if (danger.StopsFeed && said.Advice.Any(a => a is { Verdict: Verdict.Do, Care: Care.Feed }))
+                if (danger.StopsFeed && said.Does("feed"))
                     silent.Add($"{danger.Name} on {kind.Sheet}: fed");
             }
         }
