@@ -195,7 +195,7 @@ public sealed class CultureSheets
     static List<CultureSheet> ReadShipped()
     {
         var assembly = typeof(CultureSheets).Assembly;
-        var sheets = new List<CultureSheet>();
+        var (sheets, faults) = (new List<CultureSheet>(), new List<SheetFault>());
         foreach (
             var resource in assembly
                 .GetManifestResourceNames()
@@ -205,8 +205,10 @@ public sealed class CultureSheets
         {
             using var text = new StreamReader(assembly.GetManifestResourceStream(resource)!);
             var reader = new SheetReader(resource[Prefix.Length..]);
-            sheets.Add(reader.Read(text.ReadToEnd()) ?? throw new InvalidDataException(string.Join(Environment.NewLine, reader.Faults)));
+            if (reader.Read(text.ReadToEnd()) is { } sheet)
+                sheets.Add(sheet);
+            faults.AddRange(reader.Faults);
         }
-        return sheets;
+        return faults.Count == 0 ? sheets : throw new InvalidDataException(string.Join(Environment.NewLine, faults));
     }
 }

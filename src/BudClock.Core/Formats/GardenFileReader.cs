@@ -91,7 +91,7 @@ public sealed partial class GardenFileReader
             Devices = Devices(root, codes),
             Vessels = Vessels(root, codes, plants),
             Shelf = root.Object("mixing") is { } mixing ? new ShelfFile(latest, faults).Read(mixing) : Shelf.Empty,
-            SheetChanges = [.. root.List("sheetChanges").Select(SheetChange)],
+            SheetChanges = [.. root.List("sheetChanges").SelectMany(SheetChanges)],
             Programmes = [.. root.List("programmes").Select(Programme)],
         };
     }
@@ -126,7 +126,7 @@ public sealed partial class GardenFileReader
         return vessels;
     }
 
-    SheetChange SheetChange(JsonPlace at)
+    List<SheetChange> SheetChanges(JsonPlace at)
     {
         at.Known("sheet", "plant", "name", "value", "school");
         if (at.Has("value") == at.Has("school"))
@@ -138,9 +138,10 @@ public sealed partial class GardenFileReader
             at.Number("value"),
             at.Text("school")
         );
-        if (sheets.Find(change.Sheet) is { } sheet && change.Fault(sheet) is { } fault)
+        List<SheetChange> named = [.. change.ByTodaysNames()];
+        if (sheets.Find(change.Sheet) is { } sheet && named.FirstOrDefault()?.Fault(sheet) is { } fault)
             at.Fault(change.School is null ? "value" : "school", fault);
-        return change;
+        return named;
     }
 
     static Garden GardenItself(JsonPlace? at)

@@ -7,6 +7,19 @@ namespace BudClock.Core.Gardens;
 /// <param name="School">The school, for a question; null for a threshold.</param>
 public sealed record SheetChange(string Sheet, string? Plant, string Name, double? Value, string? School)
 {
+    /// <summary>Names that numbers had in earlier versions, with the one sheet on which they meant something, and today's names.</summary>
+    static readonly Dictionary<string, (string Sheet, string[] Names)> Earlier = new()
+    {
+        // One length stood for pots of any depth, for kinds that hate a long drought.
+        ["W1.root-length-thirsty"] = ("leafless-pseudobulb-thirsty", ["W1.root-length-small", "W1.root-length-large"]),
+    };
+
+    /// <summary>The same change by today's names; itself for most, nothing where it held for no plant of its sheet.</summary>
+    public IEnumerable<SheetChange> ByTodaysNames() =>
+        !Earlier.TryGetValue(Name, out var earlier) ? [this]
+        : earlier.Sheet == Sheet ? earlier.Names.Select(name => this with { Name = name })
+        : [];
+
     /// <summary>What it replaces: later changes of the same thing stand in its place.</summary>
     public bool Replaces(SheetChange other) => (Sheet, Plant, Name) == (other.Sheet, other.Plant, other.Name);
 }

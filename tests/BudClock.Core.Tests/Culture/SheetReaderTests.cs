@@ -2,6 +2,7 @@ using BudClock.Core.Advising;
 using BudClock.Core.Advising.Placing;
 using BudClock.Core.Culture;
 using BudClock.Core.Culture.Limits;
+using BudClock.Core.Formats;
 
 namespace BudClock.Core.Tests.Culture;
 
@@ -135,6 +136,20 @@ public class SheetReaderTests
             where !read.Contains(string.Concat(limit.Name.Split('-').Select(word => char.ToUpperInvariant(word[0]) + word[1..])))
             select $"{rule}.{limit.Name}";
         Assert.Empty(unread);
+    }
+
+    [Fact]
+    public void A_change_by_a_name_of_an_earlier_version_is_read_by_todays()
+    {
+        const string File = """
+            { "format": "bud-clock-garden", "version": 1, "plants": [], "sheetChanges": [
+              { "sheet": "leafless-pseudobulb-thirsty", "name": "W1.root-length-thirsty", "value": 5 },
+              { "sheet": "leafless-pseudobulb", "name": "W1.root-length-thirsty", "value": 5 } ] }
+            """;
+        var changes = GardenFileReader.Read(File, CultureSheets.Shipped).Garden!.SheetChanges;
+        var limits = CultureSheets.Shipped.With(changes).Find("leafless-pseudobulb-thirsty")!.Limits<FirstSoakLimits>();
+        Assert.Equal((5, 5), (limits.RootLengthSmall, limits.RootLengthLarge));
+        Assert.Equal(2, changes.Count); // on the other sheet it held for no plant
     }
 
     [Theory]

@@ -72,6 +72,43 @@ public class DataTests
     }
 
     [Fact]
+    public async Task Words_of_an_older_folder_are_facts_and_what_is_written_now_is_kept_as_such()
+    {
+        var folder = Fresh();
+        await OldGarden.WriteAsync(folder, "LYC-01", "20261201115850_RoughDates");
+        Run(
+            Db(folder),
+            """
+            INSERT INTO Entries (Id, PlantId, "On", Kind, Text, Logged, Act, Struck) VALUES
+              ('01A21B97-3B8D-775A-AFBC-F5F8AFAA0001', 1, '2031-05-12', 'treated', 'released predatory mites', 5, '01A21B97-3B8D-775A-AFBC-F5F8AFAA0009', 0);
+            INSERT INTO SheetChanges (Sheet, Name, Value) VALUES
+              ('leafless-pseudobulb-thirsty', 'W1.root-length-thirsty', 5), ('leafless-pseudobulb', 'W1.root-length-thirsty', 4);
+            """
+        );
+        await PrepareAsync(folder);
+        await using var kept = new ServiceCollection().AddGarden(folder).BuildServiceProvider();
+        var store = kept.GetRequiredService<GardenStore>();
+        var old = (await store.ReadPlantAsync("LYC-01"))!.Entries.Single();
+        Assert.Equal(("released predatory mites", "predators"), (old.Text, string.Join(' ', old.Said.Words)));
+        Assert.Equal(
+            ["W1.root-length-large 5", "W1.root-length-small 5"],
+            (await store.ReadAsync())!.SheetChanges.Select(c => $"{c.Name} {c.Value}").Order(StringComparer.Ordinal)
+        );
+    }
+
+    [Fact]
+    public async Task What_words_say_is_in_the_database_beside_them()
+    {
+        await using var site = await Site.DemoAsync();
+        await site.PostAsync("/notes", ("text", "hoy-02 fed slow release"));
+        await using var connection = new SqliteConnection($"Data Source={Db(site.Folder)};Mode=ReadOnly");
+        connection.Open();
+        using var command = connection.CreateCommand();
+        command.CommandText = "SELECT Text || ': ' || Said FROM Entries WHERE Kind = 'fed' ORDER BY Logged DESC LIMIT 1";
+        Assert.Equal("slow release: slow-release", command.ExecuteScalar());
+    }
+
+    [Fact]
     public async Task A_start_that_was_killed_while_it_migrated_comes_back_and_says_so()
     {
         var folder = Fresh();
