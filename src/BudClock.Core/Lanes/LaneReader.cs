@@ -56,17 +56,18 @@ public static class LaneReader
     static readonly EntryKind[] EndsThePlant = [Died, GivenAway];
 
     /// <summary>What each kind of entry opens and closes, so that a journal is walked once.</summary>
-    static readonly Dictionary<EntryKind, (LaneKind Kind, bool Opens, bool Closes)[]> BySign = Table
-        .SelectMany(signs => signs.Open.Concat(signs.Close))
-        .Distinct()
-        .ToDictionary(
-            kind => kind,
-            kind =>
+    /// <remarks>By the kind's index, since every entry of a garden passes here.</remarks>
+    static readonly (LaneKind Kind, bool Opens, bool Closes)[][] BySign =
+    [
+        .. EntryKinds
+            .All.OrderBy(kind => kind.Index)
+            .Select(kind =>
                 Table
                     .Where(s => s.Open.Contains(kind) || s.Close.Contains(kind))
                     .Select(s => (s.Kind, s.Open.Contains(kind), s.Close.Contains(kind)))
                     .ToArray()
-        );
+            ),
+    ];
 
     /// <summary>A lane that is still being read.</summary>
     sealed class Track(LaneKind kind, Entry opener)
@@ -107,15 +108,14 @@ public static class LaneReader
             tracks[i] = [];
         foreach (var entry in journal.Entries)
         {
-            if (BySign.TryGetValue(entry.Kind, out var signs))
-                foreach (var (kind, opens, closes) in signs)
-                {
-                    if (closes && Ends(kind, entry))
-                        Close(kind, tracks[(int)kind], entry);
-                    if (opens && ShowsLife(entry) && !(entry.Kind == Buds && InBloom(tracks, entry)))
-                        Open(kind, tracks[(int)kind], entry);
-                }
-            else if (EndsThePlant.Contains(entry.Kind) || (EndsTheOrgan.Contains(entry.Kind) && entry.Organ is not null))
+            foreach (var (kind, opens, closes) in BySign[entry.Kind.Index])
+            {
+                if (closes && Ends(kind, entry))
+                    Close(kind, tracks[(int)kind], entry);
+                if (opens && ShowsLife(entry) && !(entry.Kind == Buds && InBloom(tracks, entry)))
+                    Open(kind, tracks[(int)kind], entry);
+            }
+            if (EndsThePlant.Contains(entry.Kind) || (EndsTheOrgan.Contains(entry.Kind) && entry.Organ is not null))
                 CloseAll(tracks, entry);
         }
         return InOrder(tracks);
@@ -127,8 +127,16 @@ public static class LaneReader
         for (var kind = 0; kind < tracks.Length; kind++)
             foreach (var track in tracks[kind])
                 lanes.Add(track.ToLane());
-        return [.. lanes.OrderBy(lane => lane.From).ThenBy(lane => lane.Kind).ThenBy(lane => lane.Organ, StringComparer.Ordinal)];
+        return [.. lanes.OrderBy(lane => lane, ByDay)];
     }
+
+    /// <summary>One comparison for all that decides the order: three keys would be three lists for each plant.</summary>
+    static readonly Comparer<Lane> ByDay = Comparer<Lane>.Create(
+        (a, b) =>
+            a.From != b.From ? a.From.CompareTo(b.From)
+            : a.Kind != b.Kind ? a.Kind.CompareTo(b.Kind)
+            : string.CompareOrdinal(a.Organ, b.Organ)
+    );
 
     /// <summary>A count or length of nothing says that one looked, not that something moves.</summary>
     static bool ShowsLife(Entry entry) => entry.Amount is not { InBase: <= 0 };

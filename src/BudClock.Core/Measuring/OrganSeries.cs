@@ -55,10 +55,15 @@ public static class SeriesReader
         [
             .. Measured
                 .SelectMany(measured => Read(measured.Kind, measured.Lane, journal, lanes, organs))
-                .OrderByDescending(series => series.Last.On)
-                .ThenBy(series => series.Kind.Name, StringComparer.Ordinal)
-                .ThenBy(series => series.Organ, StringComparer.Ordinal),
+                .OrderBy(series => series, NewestFirst),
         ];
+
+    static readonly Comparer<OrganSeries> NewestFirst = Comparer<OrganSeries>.Create(
+        (a, b) =>
+            a.Last.On != b.Last.On ? b.Last.On.CompareTo(a.Last.On)
+            : a.Kind != b.Kind ? string.CompareOrdinal(a.Kind.Name, b.Kind.Name)
+            : string.CompareOrdinal(a.Organ, b.Organ)
+    );
 
     static IEnumerable<OrganSeries> Read(
         EntryKind kind,
@@ -89,7 +94,10 @@ public static class SeriesReader
         {
             var at = organs.FindIndex(one => one.Organ == entry.Organ);
             if (at < 0)
-                (at, organs) = (organs.Count, [.. organs, (entry.Organ, [], entry.On)]);
+            {
+                at = organs.Count;
+                organs.Add((entry.Organ, [], entry.On));
+            }
             var lengths = organs[at].Lengths;
             organs[at] = (entry.Organ, lengths, entry.On);
             if (entry.Amount is not { InBase: > 0 })
