@@ -9,7 +9,7 @@ public sealed record FirstSoakLimits(
     [Limit("°C", 0, 25, "the coolest night in which it is soaked", Stricter = Stricter.Higher)] double Night,
     [Limit("% of the length", 5, 100, "a soak on roots shorter than this share came too early")] double EarlyShare,
     [Limit("days", 7, 120, "so long after an early soak rot is feared")] int EarlyFeared,
-    [Limit("days", 3, 90, "roots measured so shortly before or after tell how long they were")] int EarlyMeasured,
+    [Limit("days", 3, 90, "roots measured so long before a soak tell how long they were")] int EarlyMeasured,
     [Limit("days", 1, 30, "between feels of its base")] int EarlyFelt
 )
 {

@@ -88,11 +88,11 @@ public sealed class SheetModel(TodaysGarden todaysGarden, Logbook logbook) : Gar
         orderby limits.Rule[0], int.Parse(limits.Rule[1..], CultureInfo.InvariantCulture)
         select (limits, (IReadOnlyList<Threshold>)numbers);
 
+    /// <summary>All of a rule that only some habits follow, and of the others what differs.</summary>
     bool IsOwn(string rule, Threshold number)
     {
         var general = CultureSheets.Shipped.Find(CultureSheets.General)!;
-        var usual = (general.Rule(rule) ?? general.HabitRules.Find(rule))?.Thresholds.GetValueOrDefault(number.Limit.Name);
-        return Sheet.Name == general.Name || usual?.Value != number.Value;
+        return Sheet.Name == general.Name || general.Rule(rule)?.Thresholds.GetValueOrDefault(number.Limit.Name)?.Value != number.Value;
     }
 
     public string Words(SheetChange change)
