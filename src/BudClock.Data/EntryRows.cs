@@ -8,8 +8,10 @@ static class EntryRows
     const int Few = 200;
 
     const string Insert = """
-        INSERT INTO Entries (Id, PlantId, "On", Kind, Organ, Value, Unit, Text, Said, File, Mix, Logged, Act, Struck, StruckBy, Sets, Amends, By)
-        VALUES ($id, $plant, $on, $kind, $organ, $value, $unit, $text, $said, $file, $mix, $logged, $act, $struck, NULL, $sets, $amends, $by)
+        INSERT INTO Entries (Id, PlantId, "On", Kind, Organ, Value, Unit, Text, Said, File, Mix, Logged,
+            Act, Struck, StruckBy, Sets, Amends, By)
+        VALUES ($id, $plant, $on, $kind, $organ, $value, $unit, $text, $said, $file, $mix, $logged,
+            $act, $struck, NULL, $sets, $amends, $by)
         """;
 
     /// <summary>Their plants must be saved, or be saved with what is pending.</summary>

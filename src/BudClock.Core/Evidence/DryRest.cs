@@ -41,7 +41,9 @@ public sealed record DryRest(DateOnly? RestSince, DateOnly? Woke, Entry? FirstWa
     static bool IsSign(Entry e) =>
         e.Kind == GrowthStarted || e.Kind == RootsStarted || ((e.Kind == GrowthHeight || e.Kind == RootLength) && e.Amount?.InBase > 0);
 
-    /// <summary>Nobody waters a plant that rests dry: a growth after two dry months, with none before it still growing, ends a rest.</summary>
+    /// <summary>
+    /// Nobody waters a plant that rests dry: a growth after two dry months, with none before it still growing, ends a rest.
+    /// </summary>
     static DateOnly? FirstAfterDry(PlantJournal journal, SleepLimits limits) =>
         journal
             .Of(GrowthStarted)

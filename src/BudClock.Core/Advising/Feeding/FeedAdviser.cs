@@ -154,7 +154,8 @@ public sealed class FeedAdviser : IAdviser
                 Verdict.Look,
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"{why}: {recipe.Name} comes to {mix.TdsPpm:0} ppm, and it bears {now.Limits<SaltLimits>().Tds:0}. Mix it weaker, or with "
+                    $"{why}: {recipe.Name} comes to {mix.TdsPpm:0} ppm, and it bears {now.Limits<SaltLimits>().Tds:0}. "
+                        + $"Mix it weaker, or with "
                         + $"purer water."
                 ),
                 [

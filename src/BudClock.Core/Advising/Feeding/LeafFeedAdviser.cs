@@ -55,7 +55,8 @@ public sealed class LeafFeedAdviser : IAdviser
             now.Today,
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"{because}: a fine mist of about {ppm:0} ppm on the leaves, about {now.Limits<LeafFeedLimits>().BeforeDark:0} minutes before "
+                $"{because}: a fine mist of about {ppm:0} ppm on the leaves, about "
+                    + $"{now.Limits<LeafFeedLimits>().BeforeDark:0} minutes before "
                     + $"lights out. Nothing in the medium; stop if algae show."
             ),
             days

@@ -35,7 +35,8 @@ public sealed class PestAdviser : IAdviser
             Verdict.Do,
             now.Today,
             $"{Capital(pests.Words)} found {Dates.Ago(pests.Sign.On, now.Today)}{(pests.OnNewGrowth ? ", where it costs most" : "")}: "
-                + $"set it apart, rinse them off, let it dry, and treat by the label; look again in {now.Limits<PestLimits>().Again:0} days "
+                + $"set it apart, rinse them off, let it dry, and treat by the label; look again in "
+                + $"{now.Limits<PestLimits>().Again:0} days "
                 + $"until two looks are clear. Many or few, on new growth or old marks? Look at its neighbours "
                 + $"too.{Neighbours.Words(now)}",
             [new("pests", new("seen"), new("none"), null, true, pests.Sign.On)]

@@ -100,7 +100,8 @@ public sealed class TuberRestAdviser : IKeepsRest
             now.Today,
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"A night where it rests was {night.Value:0.#} °C; below {now.Limits<TuberStoreLimits>().Warm:0} °C a tuber goes soft. Find it a "
+                $"A night where it rests was {night.Value:0.#} °C; below {now.Limits<TuberStoreLimits>().Warm:0} °C a tuber goes soft. "
+                    + $"Find it a "
                     + $"warmer shelf, and feel it."
             ),
             [Condition.AtLeast("coolest night", night, now.Limits<TuberStoreLimits>().Warm, "°C")]

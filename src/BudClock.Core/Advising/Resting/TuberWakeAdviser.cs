@@ -28,7 +28,8 @@ public sealed class TuberWakeAdviser : IAdviser
         var each = sprouts.Select(e => e.Organ).Distinct().Count() > 1 ? ", each in a pot of its own," : "";
         var plant = string.Create(
             CultureInfo.InvariantCulture,
-            $"plant it{each} with {now.Limits<TuberWakeLimits>().Depth:0.#} cm of medium above, and keep it warm. Feed and full light only once "
+            $"plant it{each} with {now.Limits<TuberWakeLimits>().Depth:0.#} cm of medium above, and keep it warm. Feed and "
+                + $"full light only once "
                 + $"leaves come."
         );
         if (sprouting is not { } woke)

@@ -171,7 +171,8 @@ public sealed record SharedVessel(
             ? asked with
             {
                 Reason =
-                    $"{driest.Plant.Tag} is dry: refill to {depth} with water below {shallowest.Situation.Limits<TrayLimits>().Tds:0} ppm now.",
+                    $"{driest.Plant.Tag} is dry: refill to {depth} with water below "
+                    + $"{shallowest.Situation.Limits<TrayLimits>().Tds:0} ppm now.",
                 Because = $"{driest.Plant.Tag} is dry",
             }
             : asked;

@@ -47,7 +47,8 @@ public sealed class WinterRosetteAdviser : IKeepsRest
                 now.Today,
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"Its winter rosette is here: take it out of the tray, or cut the tray to {now.Limits<WinterRosetteLimits>().TrayCut:0.#} cm."
+                    $"Its winter rosette is here: take it out of the tray, or cut the tray to "
+                        + $"{now.Limits<WinterRosetteLimits>().TrayCut:0.#} cm."
                 ),
                 [seen]
             );
