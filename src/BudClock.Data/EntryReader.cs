@@ -15,7 +15,7 @@ sealed class EntryReader(GardenDb db, List<string> unread)
         "PlantId, Id, \"On\", Kind, Organ, Value, Unit, Text, Logged, Struck, File, Mix, Sets, Amends, StruckBy IS NOT NULL, Said";
 
     readonly Dictionary<string, DateOnly> days = [];
-    readonly Dictionary<string, Said> sayings = [];
+    readonly Dictionary<string, Said?> sayings = [];
 
     /// <summary>The entries of each plant by its key, in the order in which they were written down.</summary>
     /// <param name="acts">Read the acts too, which nothing but an export and the undo need.</param>
@@ -54,7 +54,7 @@ sealed class EntryReader(GardenDb db, List<string> unread)
         try
         {
             var entry = Entry(row);
-            return Text(row, 15) is { } said ? entry with { Said = Heard(said) } : entry;
+            return Text(row, 15) is { } written && Heard(written) is { } said ? entry with { Said = said } : entry;
         }
         catch (Exception fault) when (Rows.IsBadValue(fault) || fault is InvalidDataException)
         {
@@ -84,9 +84,12 @@ sealed class EntryReader(GardenDb db, List<string> unread)
             Act = row.IsDBNull(16) ? Guid.Empty : row.GetGuid(16),
         };
 
-    /// <summary>Few sayings stand for all entries, so each is parsed once; a word that a later version wrote is left out.</summary>
-    Said Heard(string written) =>
-        sayings.TryGetValue(written, out var said) ? said : sayings[written] = Said.Read(written.Split(';'), out _);
+    /// <summary>Few sayings stand for all entries, so each is parsed once.</summary>
+    /// <returns>Null for one that is not known here whole: then the words are read, so that no danger hides behind it.</returns>
+    Said? Heard(string written) =>
+        sayings.TryGetValue(written, out var said)
+            ? said
+            : sayings[written] = Said.Read(written.Split(';'), out var unknown) is var read && unknown is null ? read : null;
 
     /// <summary>A thousand days stand for all entries, so each is parsed once.</summary>
     DateOnly Day(string written) =>

@@ -89,6 +89,8 @@ public class WaterPagesTests
         Assert.Contains("W3 drying out between waterings The shortest usual interval in growth: 10 days", own);
         Assert.DoesNotContain("W13", own);
         Assert.Contains("W13 how pot, medium and warmth change the days between waterings In clay: 0.8 times Clay dries faster", all);
+        var sign = (await site.PageAsync("/sheets/clivia")).QuerySelector("form:has([value='W3.leaf-sign']) select");
+        Assert.Equal(["yes", "no"], sign!.QuerySelectorAll("option").Select(option => option.Words()));
         var general = (await site.PageAsync("/sheets/general")).QuerySelector("main").Words();
         Assert.Contains("A medium felt wet or damp: 2 days", general);
     }

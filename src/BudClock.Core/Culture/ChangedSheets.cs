@@ -34,7 +34,9 @@ public static class ChangedSheets
         if (sheet.Rule(rule)?.Thresholds.GetValueOrDefault(name) is not { } threshold)
             return $"{change.Name} is no number on the sheet {sheet.Name}.";
         var limit = threshold.Limit;
-        return limit.Allows(value) ? null : Numbers($"{value:0.###} is outside {limit.Least:0.###} to {limit.Most:0.###} {limit.Unit}.");
+        return limit.Allows(value)
+            ? null
+            : Numbers($"{value:0.###} is outside {limit.Least:0.###} to {$"{limit.Most:0.###} {limit.Unit}".TrimEnd()}.");
     }
 
     static string? SchoolFault(SheetChange change, CultureSheet sheet)

@@ -25,7 +25,7 @@ public sealed class RuleLimits
     RuleLimits(Type type, int number)
     {
         var rule = type.GetCustomAttribute<RuleAttribute>()!;
-        (Type, Number, Rule, Title) = (type, number, rule.Id, rule.Title);
+        (Number, Rule, Title) = (number, rule.Id, rule.Title);
         make = type.GetConstructors().Single();
         Limits = [.. make.GetParameters().Select(Declared)];
     }
@@ -38,9 +38,6 @@ public sealed class RuleLimits
 
     /// <summary>Its numbers, in the order in which they are declared.</summary>
     public IReadOnlyList<Limit> Limits { get; }
-
-    /// <summary>The record that rules read.</summary>
-    internal Type Type { get; }
 
     /// <summary>Counts them up from 0, so that a sheet finds one without a search.</summary>
     internal int Number { get; }

@@ -240,12 +240,12 @@ public sealed partial class GardenFileReader
             Amends = at.Id("amends"),
             Struck = at.Flag("struck"),
         };
-        if (at.Has("said"))
-            entry = entry with { Said = SaidOf(at) };
+        if (SaidOf(at) is { Words.Count: > 0 } said)
+            entry = entry with { Said = said };
         return entry.Id == Guid.Empty ? entry with { Id = EntryIds.FromContent(plant.Tag, entry, same) } : entry;
     }
 
-    /// <summary>What its words say, as they were read when it was written; a file without it has them read anew.</summary>
+    /// <summary>What its words say, as they were read when it was written; a file without it, or with none, has them read anew.</summary>
     static Said SaidOf(JsonPlace at)
     {
         var said = Said.Read(at.Texts("said"), out var unknown);

@@ -78,6 +78,7 @@ public class SaidTests
     {
         Assert.Equal(["predators"], FromFile("\"said\": [\"predators\"],").Said.Words);
         Assert.Equal(["clean"], FromFile("").Said.Words);
+        Assert.Equal(["clean"], FromFile("\"said\": [],").Said.Words); // nothing said hides nothing
     }
 
     [Fact]

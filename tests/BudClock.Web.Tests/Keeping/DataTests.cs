@@ -86,9 +86,19 @@ public class DataTests
             """
         );
         await PrepareAsync(folder);
+        // A later version may say what this one does not know: then the words are read, so that no danger hides behind it.
+        Run(
+            Db(folder),
+            """
+            INSERT INTO Entries (Id, PlantId, "On", Kind, Text, Said, Logged, Act, Struck) VALUES
+              ('01A21B97-3B8D-775A-AFBC-F5F8AFAA0002', 1, '2031-05-13', 'rot', 'at the base', 'purple', 6, '01A21B97-3B8D-775A-AFBC-F5F8AFAA0008', 0);
+            """
+        );
         await using var kept = new ServiceCollection().AddGarden(folder).BuildServiceProvider();
         var store = kept.GetRequiredService<GardenStore>();
-        var old = (await store.ReadPlantAsync("LYC-01"))!.Entries.Single();
+        var entries = (await store.ReadPlantAsync("LYC-01"))!.Entries;
+        Assert.True(entries[^1].Said.Has(SaidFacts.Rotten));
+        var old = entries[0];
         Assert.Equal(("released predatory mites", "predators"), (old.Text, string.Join(' ', old.Said.Words)));
         Assert.Equal(
             ["W1.root-length-large 5", "W1.root-length-small 5"],
