@@ -18,7 +18,7 @@ public static class Deeds
             yield return Deed.Repot;
         else if (entry.Kind == EntryKinds.Treated)
             yield return entry.Text?.Contains("cut", StringComparison.OrdinalIgnoreCase) == true ? Deed.CutOut : Deed.Treat;
-        else if (entry.Kind == EntryKinds.Rinsed)
+        else if (entry.Kind == EntryKinds.Rinsed || entry.Kind == EntryKinds.Flushed)
             yield return Deed.Flush;
         else if (entry.Kind == EntryKinds.Lifted)
             yield return Deed.Lift;

@@ -150,7 +150,7 @@ public sealed class AdvisedGrower(double share = 1, int seed = 1) : SeasonGrower
         if (look.Care is Care.Compare)
             Act(garden, tag, EntryKinds.Looked, text: "same");
         // Cold or counted dry, and yet light and limp: a little, as the advice says.
-        if (look.Care.GivesWater() && look.StoppedBy is not null && model is { Medium.State: "dry", Leaves.State: "limp" or "pliable" })
+        if (look.Care.AnswersWater() && look.StoppedBy is not null && model is { Medium.State: "dry", Leaves.State: "limp" or "pliable" })
             Act(garden, tag, EntryKinds.Watered, Ml(40), "lightly");
         // The day for planting is here, and the bulb was felt.
         if (look is { Care: Care.Trigger, Rule: "B2" } && look.LoggedAs == EntryKinds.Planted && model.State.Rot < 0.3)
@@ -187,8 +187,11 @@ public sealed class AdvisedGrower(double share = 1, int seed = 1) : SeasonGrower
             case Care.Treat:
                 Act(garden, tag, EntryKinds.Treated, text: "by the label");
                 break;
-            case Care.Rinse or Care.Flush:
+            case Care.Rinse:
                 Act(garden, tag, EntryKinds.Rinsed);
+                break;
+            case Care.Flush:
+                Act(garden, tag, EntryKinds.Flushed);
                 break;
             case Care.Lift:
                 Act(garden, tag, EntryKinds.Lifted);

@@ -49,7 +49,7 @@ static class Acts
 
     /// <summary>Whether one of some acts is ordered.</summary>
     public static bool Does(this Assessment said, params string[] acts) =>
-        said.Advice.Any(advice => advice.Verdict is Verdict.Do && acts.Contains(advice.Care.Facts().Name));
+        said.Settled.Any(advice => advice.Verdict is Verdict.Do && acts.Contains(advice.Care.Facts().Name));
 }
 
 /// <summary>The list has no hole.</summary>

@@ -28,6 +28,7 @@ public partial class ArchitectureTests
         "Climate",
         "Measuring",
         "Programmes",
+        "States",
         "Evidence",
         "Advising",
         "Advising.Watering",

@@ -72,5 +72,5 @@ static class Specimens
     public static readonly Surroundings Around = new(new Garden("Glass", 51.5, 0.7, "Europe/London"));
 
     /// <summary>The advice of one rule, or null when it is silent.</summary>
-    public static Advice? Rule(this Assessment assessment, string rule) => assessment.Advice.FirstOrDefault(a => a.Rule == rule);
+    public static Advice? Rule(this Assessment assessment, string rule) => assessment.Settled.FirstOrDefault(a => a.Rule == rule);
 }

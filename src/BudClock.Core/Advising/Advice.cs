@@ -62,6 +62,15 @@ public sealed record Advice(
     /// <summary>It asks only because its log has nothing yet that it could go by: one word for many plants at once answers it.</summary>
     public bool Begins { get; init; }
 
+    /// <summary>The day on which a question arose, where its conditions do not tell it.</summary>
+    public DateOnly? Since { get; init; }
+
+    /// <summary>It asks about a danger.</summary>
+    public bool Danger { get; init; }
+
+    /// <summary>A question about a danger never grows quiet.</summary>
+    public bool Urgent => Danger || Ground is Ground.Emergency || Care.Facts().Question is "cold" or "heat";
+
     /// <summary>It is ordered or asked about today.</summary>
     public bool Asks => Verdict is not Verdict.Hold;
 

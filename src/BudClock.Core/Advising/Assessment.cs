@@ -67,6 +67,12 @@ public sealed record Assessment(
     /// <summary>What kept it from being assessed; null for nothing.</summary>
     public Exception? Fault { get; internal set; }
 
+    /// <summary>Questions that are not asked today, and stand on the plant's page.</summary>
+    public IReadOnlyList<Waiting> Waiting { get; init; } = [];
+
+    /// <summary>What the rules came to, with every question open, whether or not it is asked today.</summary>
+    public IReadOnlyList<Advice> Settled { get; init; } = [];
+
     /// <summary>What is said of the tray, reservoir or cover pot that it shares with others; none where it shares none.</summary>
     public IReadOnlyList<Advice> Shared { get; init; } = [];
 
@@ -77,7 +83,7 @@ public sealed record Assessment(
     /// What is open of the question that a kind of care answers, such as whether it wants water; null where nothing is said.
     /// </summary>
     public Advice? Of(Care care) =>
-        Advice.Where(advice => advice.Care.Facts().Question == care.Facts().Question).MinBy(advice => advice.Verdict);
+        Settled.Where(advice => advice.Care.Facts().Question == care.Facts().Question).MinBy(advice => advice.Verdict);
 
     /// <summary>Given away or dead: on record, and off the Round.</summary>
     public bool Gone => Ended is not null;

@@ -45,21 +45,30 @@ public sealed class Assessor
         var ended = journal.Last(EntryKinds.Died, EntryKinds.GivenAway);
         try
         {
-            return new(plant, today, now.Phase, now.Lanes, ended is null ? Ask(now) : [], now) { Ended = ended };
+            var settled = ended is null ? Settled(now) : [];
+            var said = Asking.Sort(now, settled);
+            return new(plant, today, now.Phase, now.Lanes, said.Today, now)
+            {
+                Ended = ended,
+                Waiting = said.Waiting,
+                Settled = settled,
+            };
         }
         catch (Exception fault) when (Boundary.Keeps(fault))
         {
             // What is asked of it later finds an empty log, which every reading can take.
             var unread = new Situation(plant, now.Sheet, PlantJournal.UpTo(today, []), new(around.Garden), today);
-            return new(plant, today, new(Phase.Growing, null), [], ended is null ? [CannotSay(fault, today)] : [], unread)
+            IReadOnlyList<Advice> look = ended is null ? [CannotSay(fault, today)] : [];
+            return new(plant, today, new(Phase.Growing, null), [], look, unread)
             {
                 Ended = ended,
+                Settled = look,
                 Fault = fault,
             };
         }
     }
 
-    IReadOnlyList<Advice> Ask(Situation now)
+    IReadOnlyList<Advice> Settled(Situation now)
     {
         var (book, proposals) = (books[now.Sheet.Name], new List<Advice>());
         foreach (var adviser in book.Advisers)

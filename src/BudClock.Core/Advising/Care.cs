@@ -104,23 +104,6 @@ public enum Care
     LeaveAlone,
 }
 
-/// <summary>What an act of care does to a plant. One act can do several things.</summary>
-[Flags]
-public enum Effects
-{
-    /// <summary>None of these.</summary>
-    None = 0,
-
-    /// <summary>Water comes into the pot.</summary>
-    WetsPot = 1,
-
-    /// <summary>Leaves or crown get wet.</summary>
-    WetsLeaf = 2,
-
-    /// <summary>It brings feed.</summary>
-    Feeds = 4,
-}
-
 /// <summary>What follows from an act of care.</summary>
 /// <param name="Name">The name in the open format: "give-water".</param>
 /// <param name="Question">What it answers: acts of one question exclude each other, those of different questions stand side by
@@ -144,32 +127,34 @@ public static class Cares
     const string Water = "water";
     const string FeedIt = "feed";
 
+    const Effects Soaks = Effects.WetsMedium | Effects.Drenches;
+
     static readonly Dictionary<Care, CareFacts> Table = new()
     {
-        [Care.GiveWater] = new("give-water", Water, EntryKinds.Watered, Effects.WetsPot, FromBottle: true, ForSitter: true),
-        [Care.WetLightly] = new("wet-lightly", Water, EntryKinds.Watered, Effects.WetsPot | Effects.WetsLeaf),
-        [Care.TopUp] = new("top-up", Water, EntryKinds.ToppedUp, Effects.WetsPot, FromBottle: true, ForSitter: true),
-        [Care.FillTray] = new("fill-tray", Water, EntryKinds.Tray, Effects.WetsPot, FromBottle: true, ForSitter: true),
-        [Care.TakeWaterAway] = new("take-water-away", "drain", EntryKinds.Tray),
-        [Care.TakeOut] = new("take-out", "vessel", EntryKinds.Moved),
-        [Care.PutBack] = new("put-back", "vessel", EntryKinds.Tray),
-        [Care.Flush] = new("flush", "salts", EntryKinds.Rinsed, Effects.WetsPot),
+        [Care.GiveWater] = new("give-water", Water, EntryKinds.Watered, Soaks, FromBottle: true, ForSitter: true),
+        [Care.WetLightly] = new("wet-lightly", Water, EntryKinds.Watered, Effects.WetsMedium | Effects.WetsLeaf),
+        [Care.TopUp] = new("top-up", Water, EntryKinds.ToppedUp, Effects.WetsMedium, FromBottle: true, ForSitter: true),
+        [Care.FillTray] = new("fill-tray", Water, EntryKinds.Tray, Effects.WetsMedium, FromBottle: true, ForSitter: true),
+        [Care.TakeWaterAway] = new("take-water-away", "drain", EntryKinds.Tray, Effects.TakesWater),
+        [Care.TakeOut] = new("take-out", "vessel", EntryKinds.Moved, Effects.TakesWater),
+        [Care.PutBack] = new("put-back", "vessel", EntryKinds.Tray, Effects.WetsMedium),
+        [Care.Flush] = new("flush", "salts", EntryKinds.Flushed, Soaks | Effects.RinsesSalt),
         [Care.Feed] = new("feed", FeedIt, EntryKinds.Fed, Effects.Feeds, FromBottle: true),
         [Care.Mist] = new("mist", FeedIt, EntryKinds.Fed, Effects.Feeds | Effects.WetsLeaf, FromBottle: true),
         [Care.Humidify] = new("humidify", "air"),
-        [Care.Repot] = new("repot", "repot", EntryKinds.Repotted),
-        [Care.Divide] = new("divide", "divide", EntryKinds.Divided),
-        [Care.Lift] = new("lift", "store", EntryKinds.Lifted),
-        [Care.Store] = new("store", "store", EntryKinds.Stored),
-        [Care.LetRest] = new("let-rest", "rest", EntryKinds.Note),
-        [Care.Wake] = new("wake", "wake", EntryKinds.Planted),
-        [Care.Move] = new("move", "place", EntryKinds.Moved),
-        [Care.BringIn] = new("bring-in", "cold", EntryKinds.Moved),
-        [Care.Cool] = new("cool", "heat", EntryKinds.Moved),
-        [Care.Shelter] = new("shelter", "shelter", EntryKinds.Moved),
-        [Care.Lighten] = new("lighten", "light", EntryKinds.Moved),
+        [Care.Repot] = new("repot", "repot", EntryKinds.Repotted, Effects.DisturbsRoots | Effects.Wounds),
+        [Care.Divide] = new("divide", "divide", EntryKinds.Divided, Effects.DisturbsRoots | Effects.Wounds),
+        [Care.Lift] = new("lift", "store", EntryKinds.Lifted, Effects.TakesWater),
+        [Care.Store] = new("store", "store", EntryKinds.Stored, Effects.Darkens | Effects.Covers),
+        [Care.LetRest] = new("let-rest", "rest", EntryKinds.Note, Effects.TakesWater | Effects.Covers),
+        [Care.Wake] = new("wake", "wake", EntryKinds.Planted, Effects.Wakes),
+        [Care.Move] = new("move", "place", EntryKinds.Moved, Effects.Moves),
+        [Care.BringIn] = new("bring-in", "cold", EntryKinds.Moved, Effects.Moves | Effects.Warms),
+        [Care.Cool] = new("cool", "heat", EntryKinds.Moved, Effects.Moves | Effects.Darkens),
+        [Care.Shelter] = new("shelter", "shelter", EntryKinds.Moved, Effects.Moves | Effects.Covers | Effects.Darkens),
+        [Care.Lighten] = new("lighten", "light", EntryKinds.Moved, Effects.Moves | Effects.Lights),
         [Care.Turn] = new("turn", "turn", EntryKinds.Turned),
-        [Care.CutOut] = new("cut-out", "rot", EntryKinds.Treated),
+        [Care.CutOut] = new("cut-out", "rot", EntryKinds.Treated, Effects.Wounds | Effects.DisturbsRoots),
         [Care.Treat] = new("treat", "pests", EntryKinds.Treated),
         [Care.Rinse] = new("rinse", "rinse", EntryKinds.Rinsed, Effects.WetsLeaf),
         [Care.LookAtRoots] = new("look-at-roots", "roots"),
@@ -184,18 +169,9 @@ public static class Cares
     /// <summary>What follows from an act of care.</summary>
     public static CareFacts Facts(this Care care) => Table[care];
 
+    /// <summary>Whether it does any of these to the plant.</summary>
+    public static bool Does(this Care care, Effects effects) => (Table[care].Does & effects) != Effects.None;
+
     /// <summary>It answers whether the plant is watered. A flush wets as much, and answers another question.</summary>
-    public static bool GivesWater(this Care care) => Table[care].Question == Water;
-
-    /// <summary>Water comes into the pot by it, in whatever way: what guards on water stand before.</summary>
-    public static bool WetsPot(this Care care) => Table[care].Does.HasFlag(Effects.WetsPot);
-
-    /// <summary>Leaves or crown are wet after it.</summary>
-    public static bool WetsLeaf(this Care care) => Table[care].Does.HasFlag(Effects.WetsLeaf);
-
-    /// <summary>It brings feed, to the roots or onto the leaf.</summary>
-    public static bool Feeds(this Care care) => Table[care].Does.HasFlag(Effects.Feeds);
-
-    /// <summary>The pot is wet through after it: more than the light wetting that rest and cold allow, and no standing level.</summary>
-    public static bool Drenches(this Care care) => care.WetsPot() && care is not (Care.WetLightly or Care.FillTray or Care.TopUp);
+    public static bool AnswersWater(this Care care) => Table[care].Question == Water;
 }

@@ -9,7 +9,7 @@ public static class GoesWithWater
     /// <summary>The same advice, with each feed and each flush no bolder than the answer on water that stands beside it.</summary>
     public static IReadOnlyList<Advice> In(IReadOnlyList<Advice> settled, DateOnly today)
     {
-        var water = settled.Where(advice => advice.Care.GivesWater()).MinBy(advice => advice.Verdict);
+        var water = settled.Where(advice => advice.Care.AnswersWater()).MinBy(advice => advice.Verdict);
         if (water is null or { Verdict: Verdict.Do })
             return settled;
         return

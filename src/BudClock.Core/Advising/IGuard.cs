@@ -15,8 +15,14 @@ public interface IGuard
     /// <summary>Where it stands among guards that stop the same act: the words begin with the first. Section V before the rest.</summary>
     int Order => Rule[0] == 'V' ? 1 : 2;
 
-    /// <summary>Which acts it stands before.</summary>
-    bool StandsBefore(Care care);
+    /// <summary>What it stands before: acts are met by what they do, whatever they are called.</summary>
+    Effects Before { get; }
+
+    /// <summary>Acts of those effects that it lets pass nevertheless: none, unless a guard says so and why.</summary>
+    IReadOnlyList<Care> LetsPass => [];
+
+    /// <summary>Whether it stands before an act.</summary>
+    bool StandsBefore(Care care) => care.Does(Before) && !LetsPass.Contains(care);
 
     /// <summary>Why the act is stopped; null where it may go ahead.</summary>
     Stop? Stop(Situation now, Care care);

@@ -82,6 +82,20 @@ public sealed record CultureSheet(
         };
     }
 
+    /// <summary>The sheet for a way of growing, with what its kind bears of cold, heat and light where that is less.</summary>
+    /// <param name="kind">The sheet of the kind, however it is grown.</param>
+    public CultureSheet Narrowed(CultureSheet kind) =>
+        this with
+        {
+            Rules = Rules.Each((id, rule) => id == Temperature && kind.Rule(id) is { } limits ? rule.Narrowed(limits) : rule),
+            Light = (LightClass)Math.Min((int)Light, (int)kind.Light),
+            Rescue = kind.Rescue,
+            Cautions = [.. Cautions.Union(kind.Cautions)],
+        };
+
+    /// <summary>The rule that says what a kind bears of cold and heat.</summary>
+    const string Temperature = "V4";
+
     /// <summary>
     /// The span of its usual year that a day lies in, with the day it began; null in a gap, and for a sheet without phases.
     /// </summary>

@@ -163,8 +163,25 @@ public sealed class CultureSheets
             return sheet;
         if (known.Count >= MostKnown)
             known.Clear();
-        return known[(taxon, medium)] = ForTaxon(taxon, medium);
+        return known[(taxon, medium)] = ForTaxon(taxon, medium) is { } found ? Narrowed(found, taxon) : null;
     }
+
+    /// <summary>The sheet that a plant names, narrowed to its kind.</summary>
+    CultureSheet OfKind(CultureSheet sheet, string? taxon)
+    {
+        if (sheet.Media.Count == 0 || taxon is null)
+            return sheet;
+        if (known.TryGetValue((taxon, sheet.Name), out var narrowed) && narrowed is not null)
+            return narrowed;
+        return (known[(taxon, sheet.Name)] = Narrowed(sheet, taxon))!;
+    }
+
+    /// <summary>
+    /// A way of growing, such as in water, narrows what the kind bears and never silences it: of cold, heat and light the stricter of
+    /// both holds (rule L1).
+    /// </summary>
+    CultureSheet Narrowed(CultureSheet sheet, string? taxon) =>
+        sheet.Media.Count > 0 && ForTaxon(taxon) is { Media.Count: 0 } kind ? sheet.Narrowed(kind) : sheet;
 
     /// <summary>More names than any garden has are not kept.</summary>
     const int MostKnown = 5000;
@@ -175,7 +192,7 @@ public sealed class CultureSheets
     /// <exception cref="InvalidDataException">No sheet fits, and there is no general one.</exception>
     public CultureSheet For(Plant plant) =>
         ownSheets.GetValueOrDefault(plant.Tag)
-        ?? Find(plant.Sheet)
+        ?? (Find(plant.Sheet) is { } sheet ? OfKind(sheet, plant.Taxon) : null)
         ?? Named(plant.Taxon, plant.Medium)
         ?? Find(General)
         ?? throw new InvalidDataException("There is no general sheet.");

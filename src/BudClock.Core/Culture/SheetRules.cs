@@ -57,6 +57,9 @@ public sealed record RuleSheet(IReadOnlyDictionary<string, Threshold> Thresholds
             ),
         };
 
+    /// <summary>The numbers with the safer of two for each, and those that only the other gives.</summary>
+    public RuleSheet Narrowed(RuleSheet other) => Stricter(other).Over(other);
+
     /// <summary>The numbers, with those of another where it gives none, and the other's reasons where it gives none.</summary>
     public RuleSheet Over(RuleSheet? basis)
     {

@@ -11,6 +11,9 @@ namespace BudClock.Core.Evidence;
 /// <param name="Level">The newest level that no filling has overtaken; null when none is.</param>
 /// <param name="Filled">The newest filling; null when none is on record.</param>
 /// <param name="LowCm">From here down it is filled.</param>
+/// <param name="Falls">How fast it fell between two levels of this season, oldest first.</param>
+/// <param name="Refills">Days from filling to filling in this season, oldest first.</param>
+/// <param name="Lasts">How long a filling lasts until its rate is known, days.</param>
 public sealed record Levels(
     EntryKind Kind,
     bool Stands,
@@ -19,13 +22,24 @@ public sealed record Levels(
     Entry? Filled,
     double LowCm,
     IReadOnlyList<(DateOnly On, double CmPerDay)> Falls,
-    IReadOnlyList<int> Refills
+    IReadOnlyList<int> Refills,
+    double Lasts = Levels.WeekDays
 )
 {
     /// <summary>What is left below this cannot be drunk, cm.</summary>
     public const double EmptyCm = 0.5;
 
     const int Kept = 6;
+
+    /// <summary>About how long a reservoir lasts that nobody knows (from memory).</summary>
+    internal const int WeekDays = 7;
+
+    /// <summary>
+    /// What a plant drank so long ago it drank in another season, and what lies so far apart has a rest or a gap of the log in between.
+    /// </summary>
+    const int SeasonDays = 60;
+
+    const int GapDays = 30;
 
     /// <summary>"reservoir" or "tray".</summary>
     public string Name => Stands ? "tray" : "reservoir";
@@ -39,8 +53,15 @@ public sealed record Levels(
         : Filled is { } filled ? ("was filled", filled.On)
         : null;
 
-    /// <summary>The usual rate, cm a day: the median of the last falls; null below two.</summary>
-    public double? CmPerDay => Falls.Count < 2 ? null : Falls.TakeLast(Kept).Select(fall => fall.CmPerDay).Median();
+    /// <summary>
+    /// The day until which the newest level or filling says something: when it is drunk by its rate, else when a filling usually is;
+    /// null where neither is on record.
+    /// </summary>
+    public DateOnly? TellsUntil =>
+        AsksOn ?? (Level?.On ?? Filled?.On)?.AddDays((int)Math.Ceiling(RefillDays is { } days ? Math.Max(days, Lasts) : Lasts));
+
+    /// <summary>The usual rate, cm a day: the median of the last falls of this season, of which one is enough; null for none.</summary>
+    public double? CmPerDay => Falls.Count == 0 ? null : Falls.TakeLast(Kept).Select(fall => fall.CmPerDay).Median();
 
     /// <summary>Days from filling to filling: the median of the last ones; null below two.</summary>
     public int? RefillDays => Refills.Count < 2 ? null : (int)Math.Round(Refills.TakeLast(Kept).Select(days => (double)days).Median());
@@ -52,8 +73,19 @@ public sealed record Levels(
         : null;
 
     /// <summary>Reads levels and fillings in the order in which they were written down; a rise is a filling, and both teach.</summary>
-    public static Levels Read(PlantJournal journal, EntryKind kind, bool stands, bool overWater, double lowCm)
+    /// <param name="today">Rates are learned of the season of this day, and never across a rest or a gap.</param>
+    /// <param name="lasts">How long a filling lasts until its rate is known, days.</param>
+    public static Levels Read(
+        PlantJournal journal,
+        EntryKind kind,
+        bool stands,
+        bool overWater,
+        double lowCm,
+        DateOnly today,
+        double lasts = WeekDays
+    )
     {
+        var season = today.AddDays(-SeasonDays);
         var (falls, refills) = (new List<(DateOnly, double)>(), new List<int>());
         LevelSeen? level = null;
         Entry? filled = null;
@@ -61,19 +93,21 @@ public sealed record Levels(
         {
             if (entry.Kind == kind && Of(entry) is { } seen)
             {
-                if (level is not null && seen.Cm < level.Cm && seen.On > level.On)
+                if (level is not null && seen.Cm < level.Cm && seen.On > level.On && Teaches(level.On, seen.On, season))
                     falls.Add((seen.On, (level.Cm - seen.Cm) / (seen.On.DayNumber - level.On.DayNumber)));
                 level = seen;
             }
             else if (Fills(entry, stands))
             {
-                if (filled is not null && entry.On > filled.On)
+                if (filled is not null && entry.On > filled.On && Teaches(filled.On, entry.On, season))
                     refills.Add(entry.On.DayNumber - filled.On.DayNumber);
                 (filled, level) = (entry, null);
             }
         }
-        return new(kind, stands, overWater, level, filled, lowCm, falls, refills);
+        return new(kind, stands, overWater, level, filled, lowCm, falls, refills, lasts);
     }
+
+    static bool Teaches(DateOnly from, DateOnly to, DateOnly season) => to >= season && to.DayNumber - from.DayNumber <= GapDays;
 
     /// <summary>A sprinkling from above fills no tray; over a reservoir, and in a cover pot, any water does.</summary>
     static bool Fills(Entry entry, bool tray) => entry.Kind == ToppedUp || (!tray && (entry.IsWatering || entry.Kind == Repotted));

@@ -1,17 +1,25 @@
-using static BudClock.Core.Journal.EntryKinds;
+using BudClock.Core.States;
 
 namespace BudClock.Core.Evidence;
 
-/// <summary>Rule H1: pests from the day they are seen until two looks found none.</summary>
-/// <param name="Sign">The newest entry that saw them.</param>
-/// <param name="Treated">The newest treatment since the case began; null while there was none.</param>
-/// <param name="ClearLooks">Looks since that found none, each on a day of its own.</param>
-/// <param name="Needed">So many clear looks, a week apart, end it.</param>
-/// <param name="LastLook">The newest of sign, treatment and clear look: from here the next look is counted.</param>
-public sealed record PestCase(Entry Sign, Entry? Treated, int ClearLooks, Entry LastLook, int Needed)
+/// <summary>Rule H1: pests that were seen and are not over, in the words of the rule.</summary>
+/// <param name="span">The newest span of <see cref="PestsFound"/>.</param>
+public sealed class PestCase(Span span)
 {
+    /// <summary>The newest entry that saw them.</summary>
+    public Entry Sign => span.Sign;
+
+    /// <summary>The newest treatment since they were found; null where there was none, and where they came back since.</summary>
+    public Entry? Treated { get; } = span.Since.LastOrDefault(entry => entry.Kind == EntryKinds.Treated);
+
+    /// <summary>Looks since that found none.</summary>
+    public int ClearLooks { get; } = span.Since.Count(PestsFound.Clears);
+
+    /// <summary>The newest of sign, treatment and clear look: from here the next look is counted.</summary>
+    public Entry LastLook => span.Newest;
+
     /// <summary>Not yet found clear twice, nor written to be over.</summary>
-    public bool Open => ClearLooks < Needed;
+    public bool Open => span.Open;
 
     /// <summary>"mealy bug"; "pests" where nobody wrote which.</summary>
     public string Words => string.IsNullOrWhiteSpace(Sign.Text) ? "pests" : Sign.Text;
@@ -21,33 +29,4 @@ public sealed record PestCase(Entry Sign, Entry? Treated, int ClearLooks, Entry 
 
     /// <summary>On an eye or the newest growth, where it costs most.</summary>
     public bool OnNewGrowth => Sign.Said.Has(SaidFacts.OnNewGrowth);
-
-    /// <summary>The newest case; null for a plant on which none were ever seen.</summary>
-    /// <param name="needed">So many clear looks end it.</param>
-    public static PestCase? Read(PlantJournal journal, int needed)
-    {
-        PestCase? pests = null;
-        foreach (var entry in journal.Of(Pest, EntryKinds.Treated, Inspected, Looked, Rinsed))
-            pests = Next(pests, entry, needed);
-        return pests;
-    }
-
-    static PestCase? Next(PestCase? pests, Entry entry, int needed)
-    {
-        if (entry.Kind == Pest && entry.Said.Has(SaidFacts.Algae))
-            return pests;
-        if (entry.Kind == Pest && !IsClear(entry))
-            return new(entry, pests is { Open: true } ? pests.Treated : null, 0, entry, needed);
-        if (pests is not { Open: true })
-            return pests;
-        if (entry.Kind == EntryKinds.Treated && !IsClear(entry))
-            return pests with { Treated = entry, LastLook = entry, ClearLooks = 0 };
-        if (entry.Kind == Rinsed)
-            return pests;
-        if (!IsClear(entry) || (entry.On == pests.LastLook.On && pests.ClearLooks > 0))
-            return pests;
-        return pests with { ClearLooks = entry.Said.Has(SaidFacts.AllClear) ? pests.Needed : pests.ClearLooks + 1, LastLook = entry };
-    }
-
-    static bool IsClear(Entry entry) => entry.Kind == Looked ? entry.Text == "better" : entry.Said.Has(SaidFacts.NoneSeen);
 }

@@ -33,7 +33,10 @@ public sealed record RootsFound(RootState State, Entry? Rests, DateOnly? NoneSin
     /// <summary>Kinds of entries that speak of roots.</summary>
     public static readonly IReadOnlyList<EntryKind> Signs = [RootsStarted, RootLength, RootCount, RootsAtBase, RootsLost];
 
-    static readonly EntryKind[] Told = [.. Signs, Acquired, Inspected, Divided, Repotted];
+    /// <summary>What a plant without roots does not do for long: it has made some that nobody wrote of (rule L4).</summary>
+    static readonly EntryKind[] Shows = [GrowthHeight, LeafStarted, SpikeStarted, SpikeLength, Buds, BloomOpened, Blooms];
+
+    static readonly EntryKind[] Told = [.. Signs, .. Shows, Acquired, Inspected, Divided, Repotted];
 
     static readonly string[] Rootless = ["cutting", "leaf", "corm"];
 
@@ -50,7 +53,19 @@ public sealed record RootsFound(RootState State, Entry? Rests, DateOnly? NoneSin
         Seen<double>? longest = null;
         foreach (var entry in journal.Of(Told))
         {
+            if (Shows.Contains(entry.Kind))
+            {
+                // From its reserves it pushes a growth all the same; a month later it lives by roots of its own, though few.
+                if (state is RootState.None && entry.On >= rests!.On.AddDays(limits.Shows))
+                    (state, rests) = (RootState.Few, entry);
+                else if (state is RootState.Few && entry.On >= rests!.On.AddDays(limits.Settled))
+                    (state, rests, lost) = (RootState.Alive, entry, null);
+                continue;
+            }
             if (Says(entry, state, limits.Few, strongCm) is not { } said)
+                continue;
+            // A shoot without roots is a shoot without roots: it says nothing of a plant whose other parts have some (rule L1).
+            if (said is RootState.None && entry.Organ is not null && HasOthers(plant, entry, state))
                 continue;
             if (said is RootState.None)
                 (lost, longest) = (state is RootState.None ? lost : entry.On, null);
@@ -90,8 +105,13 @@ public sealed record RootsFound(RootState State, Entry? Rests, DateOnly? NoneSin
                 var cm when cm >= strongCm => RootState.Alive,
                 _ => Recovering(before),
             };
-        return entry.Said.Has(SaidFacts.Rootless) ? RootState.None : null;
+        return entry.Said.Has(SaidFacts.Rootless) ? RootState.None
+            : entry.Said.Has(SaidFacts.SoundRoots) ? RootState.Alive
+            : null;
     }
+
+    static bool HasOthers(Plant plant, Entry entry, RootState state) =>
+        state is RootState.Alive or RootState.Few || plant.Organs.Any(other => other.Id != entry.Organ && other.Kind == Organ.Bulb);
 
     /// <summary>A live root after none is the first of few; a few stay few until more are counted.</summary>
     static RootState Recovering(RootState before) => before is RootState.None or RootState.Few ? RootState.Few : RootState.Alive;

@@ -14,7 +14,7 @@ public sealed record SaltExcess(string What, double Ppm, double Bears, DateOnly 
     /// <summary>The newest excess; null for none, for one that was flushed out, and for one that is too old to tell.</summary>
     public static SaltExcess? Read(Situation now)
     {
-        var (limits, flushed) = (now.Limits<SaltLimits>(), Flushed(now.Journal));
+        var (limits, flushed) = (now.Limits<SaltLimits>(), Flushes.Last(now));
         return Found(now.Journal.Last(EntryKinds.RunOff), "Run-off", e => e.Amount?.InBase)
             ?? Found(Given(now.Journal), "What it was given", e => Measured(now.Around.Shelf.Batch(e.Mix)));
 
@@ -27,9 +27,6 @@ public sealed record SaltExcess(string What, double Ppm, double Bears, DateOnly 
                 ? new(what, ppm, limits.Tds, entry.On)
                 : null;
     }
-
-    static Entry? Flushed(PlantJournal journal) =>
-        journal.Of(EntryKinds.Rinsed, EntryKinds.Repotted).LastOrDefault(entry => !entry.Said.Has(SaidFacts.LeafRinse));
 
     static Entry? Given(PlantJournal journal) => journal.Waterings.LastOrDefault(e => e.Mix is not null);
 

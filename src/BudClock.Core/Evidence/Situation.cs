@@ -3,6 +3,7 @@ using BudClock.Core.Culture;
 using BudClock.Core.Culture.Limits;
 using BudClock.Core.Measuring;
 using BudClock.Core.Programmes;
+using BudClock.Core.States;
 
 namespace BudClock.Core.Evidence;
 
@@ -25,6 +26,7 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
     DryRest? dryRest;
     NewRoots? newRoots;
     PhaseRead? phase;
+    IReadOnlyList<Span>?[]? spans;
     Once<Astir> astir;
     Once<RestState> rest;
     Once<Arrival> arrival;
@@ -34,6 +36,7 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
     Once<SaltExcess> salts;
     Once<EarlySoak> earlySoak;
     Once<TwoGrowths> twoGrowths;
+    Once<Entry> bareShoot;
 
     /// <summary>The plant.</summary>
     public Plant Plant => plant;
@@ -109,7 +112,7 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
     public RotCase? Rot => rot.Is(this, static now => RotCase.Read(now.Journal));
 
     /// <summary>Pests, from the day they were seen to the second clear look; null where none were.</summary>
-    public PestCase? Pests => pests.Is(this, static now => PestCase.Read(now.Journal, now.Limits<PestLimits>().Looks));
+    public PestCase? Pests => pests.Is(this, static now => now.Last<PestsFound>() is { } span ? new(span) : null);
 
     /// <summary>Too cold or too warm for it, measured or forecast.</summary>
     public Temper Temper => temper ??= Temper.Read(this);
@@ -163,6 +166,9 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
     /// <summary>A first soak that came too early; null for none.</summary>
     public EarlySoak? EarlySoak => earlySoak.Is(this, EarlySoak.Read);
 
+    /// <summary>The planting of what has not made a leaf yet; null for none.</summary>
+    public Entry? BareShoot => bareShoot.Is(this, BareShoots.Read);
+
     /// <summary>Two growths at once; null for none.</summary>
     public TwoGrowths? TwoGrowths => twoGrowths.Is(this, TwoGrowths.Read);
 
@@ -183,6 +189,25 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
 
     /// <summary>An organ of that lane is under way.</summary>
     public bool Open(LaneKind kind) => Lanes.Any(lane => lane.Kind == kind && lane.Open);
+
+    /// <summary>A state that goes on today; null where it does not.</summary>
+    /// <typeparam name="T">The state.</typeparam>
+    public Span? In<T>()
+        where T : State => Last<T>() is { Open: true } span ? span : null;
+
+    /// <summary>The newest span of a state, open or ended; null where there never was one.</summary>
+    /// <typeparam name="T">The state.</typeparam>
+    public Span? Last<T>()
+        where T : State => Spans<T>() is [.., var last] ? last : null;
+
+    /// <summary>Every span of a state, oldest first.</summary>
+    /// <typeparam name="T">The state.</typeparam>
+    public IReadOnlyList<Span> Spans<T>()
+        where T : State
+    {
+        var at = AllStates.At<T>();
+        return (spans ??= new IReadOnlyList<Span>?[AllStates.All.Count])[at] ??= AllStates.All[at].Read(Journal, Sheet, Today);
+    }
 
     /// <summary>The limits of a rule that this plant's habit follows.</summary>
     /// <typeparam name="T">The record of the rule's limits.</typeparam>

@@ -68,7 +68,7 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
     static Sleep? Going(Situation now)
     {
         var since = now.Today.AddDays(-now.Limits<SleepLimits>().Done);
-        var woke = now.Journal.Last(GrowthStarted, LeafStarted, SummerLeaves)?.On;
+        var woke = Shown(now)?.On;
         var leaves = now
             .Journal.Of(Leaves, LeafDropped)
             .Where(e => e.On > since && !(woke >= e.On) && (e.Kind == LeafDropped || e.Text == "yellowing"))
@@ -85,14 +85,19 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
         return leaves.Count < enough ? null : new(SleepKind.Going, leaves[0].On, $"leaves going since {Dates.Short(leaves[0].On)}");
     }
 
+    /// <summary>What says that it is awake: something grows, or it was planted, or sprouts.</summary>
+    static Entry? Shown(Situation now)
+    {
+        var shown = now.Journal.Last(GrowthStarted, LeafStarted, SummerLeaves, Planted, SpikeStarted, BloomOpened);
+        return now.Journal.Of(Tuber).LastOrDefault(e => e.Text == "sprouting") is { } sprout && !(shown?.On > sprout.On) ? sprout : shown;
+    }
+
     /// <summary>Planted since it was last put away: it stands in the dark to make roots.</summary>
     static bool JustPlanted(Situation now) => now.Journal.Last(Planted, Stored, Lifted, LeavesGone)?.Kind == Planted;
 
     /// <summary>The grower's own order holds at any date (rule D1), until it grows again.</summary>
     static DateOnly? Ordered(Situation now) =>
-        now.Journal.Last(ProgrammeStarted) is { } order
-        && order.Said.Has(SaidFacts.ToRest)
-        && now.Journal.FirstSince(order.On.AddDays(1), GrowthStarted, LeafStarted, SummerLeaves) is null
+        now.Journal.Last(ProgrammeStarted) is { } order && order.Said.Has(SaidFacts.ToRest) && !(Shown(now)?.On > order.On)
             ? order.On
             : null;
 

@@ -1,3 +1,4 @@
+using BudClock.Core.Culture.Limits;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -55,7 +56,9 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
         var wet = now.Wetness;
         if (wet.Felt is { } felt)
             return new(
-                wet.IsDry ? ThirstKind.Thirsty : ThirstKind.RootAlarm,
+                wet.IsDry ? ThirstKind.Thirsty
+                    : SoundSince(now, sign) ? ThirstKind.Unfelt
+                    : ThirstKind.RootAlarm,
                 sign,
                 $"the medium was {felt.Text} {Dates.Ago(felt.On, now.Today)}",
                 felt.On
@@ -88,9 +91,18 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
                 : null;
     }
 
-    /// <summary>Its roots were looked at after the sign, and are alive: what is left to know is the medium.</summary>
+    /// <summary>Its roots were looked at since it first hung, and are alive: what is left to know is the medium.</summary>
     static bool SoundSince(Situation now, Entry sign) =>
-        now.Roots is { State: RootState.Alive, Rests: { } seen } && (seen.On > sign.On || PlantJournal.IsAfter(seen, sign));
+        now.Roots is { State: RootState.Alive, Rests: { } seen }
+        && (RootsFound.Signs.Contains(seen.Kind) || seen.Said.Has(SaidFacts.SoundRoots))
+        && (
+            PlantJournal.IsAfter(seen, sign)
+            || (
+                seen.Kind != RootLength
+                && seen.On > now.Today.AddDays(-now.Limits<RootLimits>().Sound)
+                && now.Journal.Of(sign.Kind).Any(e => Limp.Concat(Shrunken).Contains(e.Text) && e.On <= seen.On && e != sign)
+            )
+        );
 
     /// <summary>It was limp, was watered for it, and is limp again before it can have dried.</summary>
     static bool WateredForIt(Situation now, Entry sign, Entry water) =>
@@ -108,9 +120,11 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
     {
         if (levels.Stands && now.Wetness.IsDry)
             return new(ThirstKind.Thirsty, sign, "the medium is dry", now.Wetness.Felt!.On);
+        if (!levels.Stands && now.Wetness is { IsDry: true, Felt: { } felt } && levels.Level is { } full && felt.On >= full.On)
+            return new(ThirstKind.Thirsty, sign, $"the medium was dry {Dates.Ago(felt.On, now.Today)}", felt.On);
         if (levels.Low is { } low)
             return new(ThirstKind.Thirsty, sign, $"the {levels.Name} was {low.Words} {Dates.Ago(low.On, now.Today)}", low.On);
-        return levels.LastKnown is { } known
+        return levels.LastKnown is { } known && levels.TellsUntil >= now.Today && !SoundSince(now, sign)
             ? new(ThirstKind.RootAlarm, sign, $"the {levels.Name} {known.Words} {Dates.Ago(known.On, now.Today)}", known.On)
             : new(ThirstKind.Unfelt, sign, null, null);
     }

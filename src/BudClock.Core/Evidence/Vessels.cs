@@ -52,7 +52,9 @@ public static class Vessels
             over ? Reservoir : Tray,
             stands,
             over || stands,
-            over ? now.Limits<ReservoirLimits>().Low : Levels.EmptyCm
+            over ? now.Limits<ReservoirLimits>().Low : Levels.EmptyCm,
+            now.Today,
+            over || now.Sheet.Find<TrayLimits>() is not { } tray ? now.Limits<ReservoirLimits>().Every : tray.Every
         );
     }
 }

@@ -27,7 +27,7 @@ public sealed record Weather(
     public const int LateDays = 45;
 
     /// <summary>What is ahead is this place's own, learned from what it made of earlier weather, even of a room.</summary>
-    public bool AheadIsOwn => Ahead.Count > 0 && Ahead[0].From is AheadFrom.Learned or AheadFrom.Own;
+    public bool AheadIsOwn => Ahead.Count > 0 && Ahead[0].From is not AheadFrom.Outside;
 
     /// <summary>Nothing measured, nothing forecast.</summary>
     public static readonly Weather Unknown = new([], [], [], []);

@@ -1,3 +1,5 @@
+using BudClock.Core.Culture.Limits;
+
 namespace BudClock.Core.Evidence;
 
 /// <summary>How wet the medium is, by a finger.</summary>

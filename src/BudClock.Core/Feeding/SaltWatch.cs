@@ -46,7 +46,7 @@ public sealed record SaltWatch(Assessment Plant, int FeedsSince, DateOnly? Flush
     static SaltWatch Read(Assessment plant)
     {
         var journal = plant.Situation.Journal;
-        var flushed = journal.Last(EntryKinds.Rinsed, EntryKinds.Repotted)?.On;
+        var flushed = Flushes.Last(plant.Situation)?.On;
         var runOff = journal.Last(EntryKinds.RunOff);
         return new(
             plant,

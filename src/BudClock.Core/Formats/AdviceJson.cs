@@ -29,7 +29,19 @@ public static class AdviceJson
         json.WriteString("phase", assessment.Phase.Phase.Name());
         json.Each("lanes", assessment.Lanes, Lane);
         json.Each("advice", assessment.All, One);
+        if (assessment.Waiting.Count > 0)
+            json.Each("waiting", assessment.Waiting, Quiet);
         json.WriteEndObject();
+    }
+
+    static void Quiet(Utf8JsonWriter json, Waiting waiting)
+    {
+        json.WriteString("topic", waiting.Question.Topic);
+        json.WriteString("act", waiting.Question.Care.Facts().Name);
+        json.WriteString("rule", waiting.Question.Rule);
+        json.OrNull("since", waiting.Since);
+        json.OrNull("asked", waiting.Next);
+        json.WriteString("reason", waiting.Question.Reason);
     }
 
     static void Lane(Utf8JsonWriter json, Lane lane)

@@ -49,12 +49,11 @@ public sealed record Entry
     /// <summary>Struck because the act that wrote it was taken back as a whole.</summary>
     public bool Undone { get; init; }
 
-    /// <summary>It put water into the pot: a watering, or feed of which an amount was written down.</summary>
-    public bool IsWatering =>
-        Kind == EntryKinds.Watered
-        || Kind == EntryKinds.Soaked
-        || Kind == EntryKinds.ToppedUp
-        || (Kind == EntryKinds.Fed && Amount is { InBase: > 0 });
+    /// <summary>What it did to the plant; nothing for what was only seen.</summary>
+    public Effects Does => EntryEffects.Of(this);
+
+    /// <summary>It put water into the pot.</summary>
+    public bool IsWatering => Does.HasFlag(Effects.WetsMedium);
 
     /// <summary>What its words say, as structure; read from them where nobody gives it.</summary>
     /// <remarks>Other words are read anew: in an initialiser it comes after the text.</remarks>

@@ -188,8 +188,11 @@ public static class EntryKinds
     /// <summary>Something was used against a pest or a rot; its text says what.</summary>
     public static readonly EntryKind Treated = new("treated", "Treated");
 
-    /// <summary>Salts were rinsed out, or leaves rinsed off; its text says which where it is known.</summary>
+    /// <summary>Leaves were rinsed off. Older logs write a flush so too, and their words tell which.</summary>
     public static readonly EntryKind Rinsed = new("rinsed", "Rinsed");
+
+    /// <summary>Salts were flushed out of the medium with plain water from the top.</summary>
+    public static readonly EntryKind Flushed = new("flushed", "Flushed", Measure.Water);
 
     /// <summary>It was turned on its place.</summary>
     public static readonly EntryKind Turned = new("turned", "Turned");
@@ -301,6 +304,7 @@ public static class EntryKinds
         Staked,
         Treated,
         Rinsed,
+        Flushed,
         Turned,
         FlowerRemoved,
         ProgrammeStarted,

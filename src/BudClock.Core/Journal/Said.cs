@@ -65,6 +65,27 @@ public enum SaidFacts
 
     /// <summary>Flowers do not come.</summary>
     NoFlowers = 1 << 18,
+
+    /// <summary>The medium was rinsed through, as older logs write a flush.</summary>
+    MediumRinse = 1 << 19,
+
+    /// <summary>Its roots were seen, and are alive and firm.</summary>
+    SoundRoots = 1 << 20,
+
+    /// <summary>More of it than before.</summary>
+    Worse = 1 << 21,
+
+    /// <summary>Under a clear dome, bag or cup.</summary>
+    UnderDome = 1 << 22,
+
+    /// <summary>Tips or margins of leaves are brown and crisp.</summary>
+    CrispTips = 1 << 23,
+
+    /// <summary>A sheath has turned brown.</summary>
+    BrownSheath = 1 << 24,
+
+    /// <summary>Where no rain reaches it.</summary>
+    Covered = 1 << 25,
 }
 
 /// <summary>

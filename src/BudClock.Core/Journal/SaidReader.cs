@@ -26,14 +26,19 @@ static partial class SaidReader
         : kind == Inspected ? Pests(text) | CutClean(text) | FoundRotten(text) | Roots(text)
         : kind == EntryKinds.Rot ? Rotting(text)
         : kind == Cut ? CutClean(text)
-        : kind == Note ? CutClean(text) | If(SaidFacts.Algae, Contains(text, "algae")) | If(SaidFacts.NoFlowers, Flowerless(text))
+        : kind == Note
+            ? CutClean(text)
+                | If(SaidFacts.CrispTips, Crisp().IsMatch(text))
+                | If(SaidFacts.BrownSheath, Contains(text, "sheath") && Contains(text, "brown"))
+                | If(SaidFacts.Algae, Contains(text, "algae"))
+                | If(SaidFacts.NoFlowers, Flowerless(text))
         : kind == Acquired || kind == Divided || kind == Repotted ? Roots(text)
         : kind == Planted ? If(SaidFacts.Cutting, StartedSmall().IsMatch(text))
         : kind == Fed ? If(SaidFacts.SlowRelease, Contains(text, "slow"))
         : kind == Moved ? Whither(text)
         : kind == Stored || kind == Lifted
             ? If(SaidFacts.InThePot, Contains(text, "in the pot")) | If(SaidFacts.ToStore, Contains(text, "store"))
-        : kind == Rinsed ? If(SaidFacts.LeafRinse, LeafWords().IsMatch(text))
+        : kind == Rinsed ? If(SaidFacts.LeafRinse, LeafWords().IsMatch(text)) | If(SaidFacts.MediumRinse, MediumWords().IsMatch(text))
         : kind == ProgrammeStarted ? If(SaidFacts.ToRest, Contains(text, "rest"))
         : SaidFacts.None;
 
@@ -41,6 +46,7 @@ static partial class SaidReader
         If(SaidFacts.NoneSeen, NothingSeen().IsMatch(text))
         | If(SaidFacts.AllClear, PestsOver().IsMatch(text))
         | If(SaidFacts.Algae, Contains(text, "algae"))
+        | If(SaidFacts.Worse, MoreOfIt().IsMatch(text))
         | If(SaidFacts.OnNewGrowth, Newest().IsMatch(text));
 
     /// <summary>An entry of rot shows it, unless it says that there is none, or that it is over.</summary>
@@ -53,12 +59,15 @@ static partial class SaidReader
 
     static SaidFacts CutClean(string text) => If(SaidFacts.Clean, RotOver().IsMatch(text) && !Denied().IsMatch(text));
 
-    static SaidFacts Roots(string text) => If(SaidFacts.Rootless, WithoutRoots().IsMatch(text));
+    static SaidFacts Roots(string text) =>
+        WithoutRoots().IsMatch(text) ? SaidFacts.Rootless : If(SaidFacts.SoundRoots, WithRoots().IsMatch(text));
 
     static SaidFacts Whither(string text) =>
         If(SaidFacts.FullSun, Contains(text, "full sun"))
         | If(SaidFacts.Indoors, Contains(text, "indoors"))
-        | If(SaidFacts.Out, Contains(text, "out"));
+        | If(SaidFacts.Out, Contains(text, "out"))
+        | If(SaidFacts.UnderDome, Dome().IsMatch(text))
+        | If(SaidFacts.Covered, Cover().IsMatch(text));
 
     static bool Flowerless(string text) =>
         (Contains(text, "flower") || Contains(text, "bloom"))
@@ -103,6 +112,9 @@ static partial class SaidReader
     [GeneratedRegex(@"\b(eye|new(est)? (growth|leaf|leaves|shoot)|bud|tip|spike)s?\b", RegexOptions.IgnoreCase)]
     private static partial Regex Newest();
 
+    [GeneratedRegex(@"\b(more|worse|many|everywhere|spread\w*|all over it|swarm\w*)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex MoreOfIt();
+
     [GeneratedRegex(@"\broots?\b", RegexOptions.IgnoreCase)]
     private static partial Regex OfRoots();
 
@@ -120,10 +132,29 @@ static partial class SaidReader
 
     [GeneratedRegex(
         @"\b(no|without|zero|lost (all )?(its |the )?)\s*(live |living |good )?roots?\b(?!\s*(rot|yet lost))|"
-            + @"\brootless\b|\bunrooted\b|\bbare[- ]?root",
+            + @"\brootless\b|\bunrooted\b",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex WithoutRoots();
+
+    [GeneratedRegex(
+        @"\b(sound|firm|healthy|good|live|living|white|pale|fine|plenty of|strong|many|\d+)( \w+){0,2} roots?\b(?!\s*rot)|"
+            + @"\broots? (are |were |is |was |look(ed)? |all )*(sound|firm|healthy|good|white|alive|fine|ok(ay)?)\b",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex WithRoots();
+
+    [GeneratedRegex(@"\b(crisp\w*|brown|dry) (leaf )?(tips?|edges?|margins?)\b|\btips? (\w+ ){0,2}(crisp|brown)", RegexOptions.IgnoreCase)]
+    private static partial Regex Crisp();
+
+    [GeneratedRegex(@"\b(under|in|inside) (a |the |its )?(\w+ ){0,2}(dome|bag|cup|propagator|cloche)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex Dome();
+
+    [GeneratedRegex(
+        @"\b(eaves|under (a )?(cover|roof|glass)|out of the rain|from (the )?rain|porch|veranda|indoors|inside|shed|carport|awning)\b",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex Cover();
 
     [GeneratedRegex(@"\bcuttings?\b|\bleaf\b|\bcorm", RegexOptions.IgnoreCase)]
     private static partial Regex StartedSmall();
@@ -133,6 +164,9 @@ static partial class SaidReader
         RegexOptions.IgnoreCase
     )]
     private static partial Regex LeafWords();
+
+    [GeneratedRegex(@"\bflush\w*|\bsalts?\b|\bmedium\b|\bthrough\b|\bfrom the top\b|\bleach\w*|\bpot\b", RegexOptions.IgnoreCase)]
+    private static partial Regex MediumWords();
 
     [GeneratedRegex(
         @"\b(?<percent>\d{1,3}(\.\d+)?) ?%|(?<word>[½¼¾]|(?<!\d)(1/2|1/3|1/4|1/8|1/10|3/4)(?!\d)|"

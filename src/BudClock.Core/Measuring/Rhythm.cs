@@ -30,10 +30,26 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
     {
         var intervals = Intervals(journal).Where(i => Dates.ApartInYear(i.Watered, today) <= SeasonDays).TakeLast(Learned).ToList();
         if (intervals.Count < LeastLearned)
-            return null;
+            return Practice(journal, today);
         var days = intervals.Select(i => (double)(i.Asked.DayNumber - i.Watered.DayNumber)).Order().ToList();
         var scale = Scale(intervals, today, vpd);
         return new(days.Median() * scale, days[0] * scale, days[^1] * scale, Own: true);
+    }
+
+    /// <summary>
+    /// What the grower does in this season, again and again, with the plant well: days from water to water, where nobody wrote what asked
+    /// for it (rule L6). Null below five, and where harm came of it.
+    /// </summary>
+    static Rhythm? Practice(PlantJournal journal, DateOnly today)
+    {
+        var since = today.AddDays(-SeasonDays);
+        var days = journal.Waterings.Where(e => e.On > since).Select(e => e.On).Distinct().ToList();
+        if (days.Count <= Learned || journal.FirstSince(days[0], RootsLost, EntryKinds.Rot, LeavesGone, Repotted) is not null)
+            return null;
+        if (journal.Of(Base, Tuber).Any(e => e.On >= days[0] && e.Text is "soft" or "smelling" or "mouldy"))
+            return null;
+        var gaps = days.Zip(days.Skip(1), (from, to) => (double)(to.DayNumber - from.DayNumber)).TakeLast(Learned).Order().ToList();
+        return new(gaps.Median(), gaps[0], gaps[^1], Own: true);
     }
 
     /// <summary>From each watering to the first sign that it asked again, oldest first.</summary>

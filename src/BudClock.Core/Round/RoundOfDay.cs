@@ -37,7 +37,7 @@ public sealed record RoundOfDay(
             .GroupBy(a => a.Plant.Place)
             .Select(group => new PlaceRound(
                 places.FirstOrDefault(p => p.Code == group.Key),
-                [.. group.OrderBy(a => a.Main!.Verdict).ThenBy(a => a.Main!.Care.GivesWater() ? 0 : 1)]
+                [.. group.OrderBy(a => a.Main!.Verdict).ThenBy(a => a.Main!.Care.AnswersWater() ? 0 : 1)]
             ))
             .Select(PlaceRound.WithoutBeginners);
         return new([.. here[Stands.First]], [.. asking], [.. here[Stands.Later]], [.. here[Stands.Held]], [.. here[Stands.Quiet]]);

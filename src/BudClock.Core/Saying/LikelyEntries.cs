@@ -71,7 +71,7 @@ public static class LikelyEntries
     static IEnumerable<OneTap> Asked(Assessment plant, Unit length)
     {
         var now = plant.Situation;
-        if (plant.Main is not { } main)
+        if (plant.Settled.MinBy(advice => advice.Verdict) is not { } main)
             return Usual;
         var acts = ForCare(now, main, length).ToList();
         if (
@@ -123,7 +123,7 @@ public static class LikelyEntries
             Care.TakeWaterAway => [new("Tipped out", Tray, Text: "empty")],
             Care.TakeOut => [new("Taken out", Moved, Text: "out of the tray")],
             Care.PutBack => [new("Back in the tray", Moved, Text: "into the tray"), new("Tray", Tray, Ask: length)],
-            Care.Flush => [new("Flushed", Rinsed), Damp],
+            Care.Flush => [new("Flushed", Flushed), Damp],
             Care.Rinse => [new("Rinsed", Rinsed)],
             Care.Feed or Care.Mist => advice.Verdict is Verdict.Hold ? [] : [new("Fed", Fed)],
             Care.CutOut =>

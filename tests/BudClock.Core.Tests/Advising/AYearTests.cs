@@ -91,7 +91,7 @@ public class AYearTests
     public void A_plant_under_a_general_sheet_hears_nothing_of_dry_rests()
     {
         var hoya = Usual with { Taxon = "Hoya carnosa" };
-        Assert.DoesNotContain(Assess(hoya, new(2030, 12, 24)).Advice, advice => advice.Rule is "W1" or "W2");
+        Assert.DoesNotContain(Assess(hoya, new(2030, 12, 24)).Settled, advice => advice.Rule is "W1" or "W2");
     }
 
     static Plant Without(Plant plant, EntryKind kind) =>
@@ -107,7 +107,7 @@ public class AYearTests
             (phase, said),
             (
                 assessment.Phase.Phase,
-                string.Join(", ", assessment.Advice.Select(a => $"{a.Verdict.ToString().ToLowerInvariant()} {a.Rule}"))
+                string.Join(", ", assessment.Settled.Select(a => $"{a.Verdict.ToString().ToLowerInvariant()} {a.Rule}"))
             )
         );
     }

@@ -18,7 +18,7 @@ public class BoundaryTests
     public void A_plant_that_cannot_be_assessed_is_a_look_of_that_plant_with_the_reason()
     {
         var said = Assessor.Shipped.Assess(Measured, Under(new InvalidOperationException("The air is lost.")), Today);
-        var look = Assert.Single(said.Advice);
+        var look = Assert.Single(said.Settled);
         Assert.Equal((Verdict.Look, "V9"), (look.Verdict, look.Rule));
         Assert.Contains("The air is lost", look.Reason);
         Assert.IsType<InvalidOperationException>(said.Fault);
@@ -48,7 +48,7 @@ public class BoundaryTests
         var broken = Measured with { Tag = "LYC-02", Entries = [At(DateOnly.MaxValue, EntryKinds.Watered), .. Measured.Entries] };
         var said = new GardenAssessed(new(Around.Garden, [], [Measured, broken], [], []), Today).Plants;
         Assert.Equal(2, said.Count);
-        Assert.NotEmpty(said[0].Advice);
+        Assert.NotEmpty(said[0].Settled);
     }
 
     static Surroundings Under(Exception fault) => Around with { Weather = Weather.Unknown with { Nights = new Unreadable(fault) } };

@@ -73,7 +73,7 @@ public class FirstSoakAdviserTests
         Assert.Equal(
             (Verdict.Hold, "danger"),
             Assess(WithRoots(3, Bulbs(Today, "shrivelled")), night: new(5, Today))
-                .Advice.Where(a => a.Topic == Topics.FirstSoak)
+                .Settled.Where(a => a.Topic == Topics.FirstSoak)
                 .Select(a => (a.Verdict, a.StoppedBy!))
                 .Single()
         );

@@ -85,11 +85,11 @@ public class HalfWrittenTests
                 Interlocked.Increment(ref met);
                 var said = Assess(plant, Today, new(18, Today.AddDays(-1)));
                 Assert.True(
-                    said.Advice.Any(advice => advice.Asks && advice.Topic is Topics.Rest or Topics.Health),
+                    said.Settled.Any(advice => advice.Asks && advice.Topic is Topics.Rest or Topics.Health),
                     $"silence\n{Shown(plant, said)}"
                 );
                 Assert.False(
-                    said.Advice.Any(advice => advice.Verdict is Verdict.Do && WetsOrFeeds.Contains(advice.Care.Facts().Name)),
+                    said.Settled.Any(advice => advice.Verdict is Verdict.Do && WetsOrFeeds.Contains(advice.Care.Facts().Name)),
                     $"ordered on half a log\n{Shown(plant, said)}"
                 );
             },
@@ -111,7 +111,7 @@ public class HalfWrittenTests
                         return;
                     Interlocked.Increment(ref answered ? ref felt : ref met);
                     var said = Assess(plant, Today, new(18, Today.AddDays(-1)));
-                    var asks = said.Advice.Any(advice =>
+                    var asks = said.Settled.Any(advice =>
                         advice.Asks
                         && (
                             advice.Topic is Topics.Health
@@ -119,7 +119,7 @@ public class HalfWrittenTests
                         )
                     );
                     Assert.True(asks || answered, $"silence\n{Shown(plant, said)}");
-                    Assert.DoesNotContain(said.Advice, advice => advice is { Topic: Topics.FirstSoak, Verdict: Verdict.Do });
+                    Assert.DoesNotContain(said.Settled, advice => advice is { Topic: Topics.FirstSoak, Verdict: Verdict.Do });
                 },
                 iter: Cases
             );
@@ -133,7 +133,7 @@ public class HalfWrittenTests
             .Where(plant => !plant.Entries.Any(e => IsLeaf(e)))
             .Sample(
                 plant =>
-                    Assert.DoesNotContain(Assess(plant, Today).Advice, advice =>
+                    Assert.DoesNotContain(Assess(plant, Today).Settled, advice =>
                         advice.Reason.Contains("though by the log", StringComparison.Ordinal)
                     ),
                 iter: Cases / 8

@@ -67,7 +67,7 @@ static class Journals
         (EntryKinds.SpikeStarted, null, null),
         (EntryKinds.BloomOpened, null, null),
         (EntryKinds.Acquired, null, null),
-        (EntryKinds.Acquired, "bare-rooted", null),
+        (EntryKinds.Acquired, "without roots", null),
         (EntryKinds.Pest, "mealy bug", null),
         (EntryKinds.Pest, "none", null),
         (EntryKinds.Treated, null, null),

@@ -88,7 +88,7 @@ public class WaterTests
             shared.Said.Single(said => said.Care is Care.FillTray).Reason
         );
         // None of them says it again
-        Assert.All(new GardenAssessed(garden, Today).Plants, plant => Assert.DoesNotContain(plant.Advice, a => a.Care is Care.FillTray));
+        Assert.All(new GardenAssessed(garden, Today).Plants, plant => Assert.DoesNotContain(plant.Settled, a => a.Care is Care.FillTray));
     }
 
     [Fact]
@@ -101,7 +101,7 @@ public class WaterTests
             At("2031-05-10", EntryKinds.Tray, Cm(2)),
             At("2031-05-20", EntryKinds.Tray, Cm(4))
         );
-        var levels = Levels.Read(journal, EntryKinds.Tray, stands: true, overWater: true, 0.5);
+        var levels = Levels.Read(journal, EntryKinds.Tray, stands: true, overWater: true, 0.5, new(2031, 5, 24));
         Assert.Equal(0.5, levels.CmPerDay);
         Assert.Equal(new DateOnly(2031, 5, 27), levels.AsksOn); // 3.5 cm at 0.5 cm a day
     }

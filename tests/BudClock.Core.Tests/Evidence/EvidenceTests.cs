@@ -186,7 +186,7 @@ public class EvidenceTests
     }
 
     static Levels Tray(bool stands, params Entry[] entries) =>
-        Levels.Read(PlantJournal.UpTo(Today, entries), stands ? EntryKinds.Tray : EntryKinds.Reservoir, stands, true, 2);
+        Levels.Read(PlantJournal.UpTo(Today, entries), stands ? EntryKinds.Tray : EntryKinds.Reservoir, stands, true, 2, Today);
 
     static Entry Level(int back, double cm, bool stands = true) =>
         Specimens.At(Today.AddDays(-back), stands ? EntryKinds.Tray : EntryKinds.Reservoir, Cm(cm));

@@ -51,7 +51,7 @@ public class FeedAdviceTests
                 },
                 on ?? Today
             )
-            .Advice.Single(a => a.Topic == Topics.Feed);
+            .Settled.Single(a => a.Topic == Topics.Feed);
 
     static Entry Days(int ago, EntryKind kind, string? text = null, Quantity? amount = null) => At(Today.AddDays(-ago), kind, amount, text);
 
@@ -311,8 +311,8 @@ public class FeedAdviceTests
         );
         Assert.Equal(("F10", Verdict.Hold, "salts"), (Feed(salty).Rule, Feed(salty).Verdict, Feed(salty).StoppedBy));
         Assert.Equal(
-            (Verdict.Do, EntryKinds.Rinsed),
-            Assess(salty).Advice.Where(a => a.Care is Care.Flush).Select(a => (a.Verdict, a.LoggedAs!)).Single()
+            (Verdict.Do, EntryKinds.Flushed),
+            Assess(salty).Settled.Where(a => a.Care is Care.Flush).Select(a => (a.Verdict, a.LoggedAs!)).Single()
         );
         Assert.Equal("F4", Feed(salty with { Entries = [.. salty.Entries, Days(1, EntryKinds.Rinsed)] }).Rule);
     }
@@ -336,8 +336,8 @@ public class FeedAdviceTests
                 Entries = [Days(40, EntryKinds.GrowthStarted)],
             }
         );
-        Assert.DoesNotContain(unknown.Advice, advice => advice.Topic == Topics.Feed && advice.Asks);
-        Assert.Single(unknown.Advice, advice =>
+        Assert.DoesNotContain(unknown.Settled, advice => advice.Topic == Topics.Feed && advice.Asks);
+        Assert.Single(unknown.Settled, advice =>
             advice.Reason.StartsWith("There is no culture sheet for Unknownia", StringComparison.Ordinal)
         );
     }

@@ -92,7 +92,7 @@ public class MixingDayTests
     {
         var soon = Plant("A-1", "Cattleya intermedia", Days(40, EntryKinds.GrowthStarted), Days(7, EntryKinds.Watered));
         Assert.Empty(Mix(Today, soon).ToMix);
-        Assert.Equal(1, Mix(soon.Advice.Single(a => a.Topic == Topics.Water).Due!.Value, soon).Plants);
+        Assert.Equal(1, Mix(soon.Settled.Single(a => a.Topic == Topics.Water).Due!.Value, soon).Plants);
     }
 
     [Fact]

@@ -311,7 +311,7 @@ public class GardenFileTests
         var garden = Read(
             """{ "format": "bud-clock-garden", "version": 1, "plants": [ { "tag": "CYC-01", "taxon": "Cycnoches egertonianum", "entries": [ { "on": "2031-04-20", "kind": "growth-started" }, { "on": "2031-05-20", "kind": "root-length", "value": 8, "unit": "cm" } ] } ] }"""
         );
-        var advice = Assessor.Shipped.Assess(garden.Plants[0], garden, new(2031, 5, 24)).Advice[0];
+        var advice = Assessor.Shipped.Assess(garden.Plants[0], garden, new(2031, 5, 24)).Settled[0];
         Assert.Equal(Verdict.Look, advice.Verdict);
         Assert.Null(advice.Conditions.Single(c => c.Name == "coolest night").Have);
     }

@@ -43,7 +43,7 @@ public class NoteReaderTests
     [InlineData("cal-02 soaked 2031-05-20", "CAL-02: soaked 05-20")]
     [InlineData("cal-02 fed slow release", "CAL-02: fed \"slow release\" 05-24")]
     [InlineData("cal-02 leaf feed yesterday", "CAL-02: fed \"on the leaves\" 05-23")]
-    [InlineData("cal-02 run-off 460 ppm, flushed", "CAL-02: run-off 460 ppm 05-24; rinsed 05-24")]
+    [InlineData("cal-02 run-off 460 ppm, flushed", "CAL-02: run-off 460 ppm 05-24; flushed 05-24")]
     [InlineData("cal-02 moved into full sun, watered", "CAL-02: moved \"into full sun\" 05-24; watered 05-24")]
     [InlineData("cal-02 note: leaf 3, the big one, has a hole", "CAL-02: note \"leaf 3, the big one, has a hole\" 05-24")]
     public void Reads(string line, string expected) => Assert.Equal(expected, Shown(NoteReader.Read(line, Context)));

@@ -163,9 +163,9 @@ public class PracticeSituationTests
             Assert.Empty(read.Faults);
             Assert.Equal(situation.Garden.Plants.Select(plant => plant.Tag), situation.Hidden.Keys);
             var plants = new GardenAssessed(situation.Garden, situation.Day).Plants;
-            Assert.All(plants, plant => Assert.NotEmpty(plant.Advice));
+            Assert.All(plants, plant => Assert.NotEmpty(plant.Settled));
             // Nobody is told to water on the first day of any of them: each begins with a reason to wait or to look.
-            Assert.DoesNotContain(plants.SelectMany(plant => plant.Advice), advice =>
+            Assert.DoesNotContain(plants.SelectMany(plant => plant.Settled), advice =>
                 advice is { Verdict: Verdict.Do, Care: Care.GiveWater }
             );
         }

@@ -64,7 +64,7 @@ public class CountingTests
     {
         var plant = Clivia(Start.AddDays(20), day => day is > 8 and < 15 ? null : 9);
         Assert.Equal((14, 6), (Now(plant).Count, Now(plant).Unknown));
-        Assert.Contains(plant.Advice, advice =>
+        Assert.Contains(plant.Settled, advice =>
             advice.Topic == Topics.Trigger && advice.Reason.Contains("6 not measured", StringComparison.Ordinal)
         );
     }
@@ -83,7 +83,7 @@ public class CountingTests
     {
         var soaked = Start.AddDays(50);
         var plant = Clivia(soaked, _ => 9, Specimens.At(soaked, EntryKinds.Soaked));
-        var said = plant.Advice.Single(advice => advice.Topic == Topics.Trigger);
+        var said = plant.Settled.Single(advice => advice.Topic == Topics.Trigger);
         Assert.Equal(Verdict.Look, said.Verdict);
         Assert.Contains("dry days begin again, 19 days of them lost", said.Reason, StringComparison.Ordinal);
         Assert.Equal(0, Now(plant).Count);
@@ -137,7 +137,7 @@ public class CountingTests
             Cactus(lit.AddDays(6), null).Situation.Programme!.Now!
         );
         Assert.Equal(without.Count - 1, with.Count);
-        Assert.Contains(Cactus(lit, lit).Advice, advice =>
+        Assert.Contains(Cactus(lit, lit).Settled, advice =>
             advice is { Topic: Topics.Trigger, Verdict: Verdict.Look } && advice.Reason.Contains("lamp", StringComparison.Ordinal)
         );
     }
@@ -156,7 +156,7 @@ public class CountingTests
         var (seen, dark) = (Cactus(new(2031, 10, 24), null, record), Cactus(new(2031, 10, 24), null));
         var (with, without) = (seen.Situation.Programme!.Now!, dark.Situation.Programme!.Now!);
         Assert.Equal(without.Count - (costs ? 1 : 0), with.Count);
-        Assert.Equal(costs, seen.Advice.Any(advice => advice.Reason.Contains("The meter saw a lamp", StringComparison.Ordinal)));
+        Assert.Equal(costs, seen.Settled.Any(advice => advice.Reason.Contains("The meter saw a lamp", StringComparison.Ordinal)));
     }
 
     static Assessment Cactus(DateOnly today, DateOnly? lit, PlaceRecord? record = null)

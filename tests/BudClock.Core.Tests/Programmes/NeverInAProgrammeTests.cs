@@ -84,7 +84,7 @@ public class NeverInAProgrammeTests
                         return;
                     var said = Assess("Clivia miniata", entries, nights, today);
                     Assert.False(said.Does([.. Acts.Wets, .. Acts.Feeds]));
-                    Assert.Contains(said.Advice, advice => advice.Topic == Topics.Trigger);
+                    Assert.Contains(said.Settled, advice => advice.Topic == Topics.Trigger);
                 },
                 iter: 1500
             );
@@ -124,7 +124,7 @@ public class NeverInAProgrammeTests
                     foreach (
                         var taxon in (string[])["Clivia miniata", "Schlumbergera truncata", "Phalaenopsis amabilis", "Caladium bicolor"]
                     )
-                        Assert.DoesNotContain(Assess(taxon, entries, nights, today).Advice, advice =>
+                        Assert.DoesNotContain(Assess(taxon, entries, nights, today).Settled, advice =>
                             advice is { Topic: Topics.Trigger, Verdict: Verdict.Do }
                         );
                 },
@@ -141,7 +141,7 @@ public class NeverInAProgrammeTests
                     var kept = log.Where(one => Things[one.What].Kind is var kind && kind != EntryKinds.SpikeStarted).ToArray();
                     IReadOnlyList<Entry> entries = [planted, .. Entries(kept, "a week dark at 10 °C for roots")];
                     var said = Assess("Narcissus papyraceus", entries, [.. Enumerable.Repeat(9.5, 110)], Start.AddDays(day));
-                    Assert.DoesNotContain(said.Advice, advice => advice.Asks && advice.Care is Care.Lighten);
+                    Assert.DoesNotContain(said.Settled, advice => advice.Asks && advice.Care is Care.Lighten);
                 },
                 iter: 600
             );

@@ -52,10 +52,12 @@ public class SeasonTests
     {
         var (tag, day) = (said.Plant.Tag, garden.Today);
         var (_, log, model) = garden.Plants[tag];
-        foreach (var twice in said.Advice.GroupBy(advice => (advice.Topic, advice.Care.Facts().Question)).Where(group => group.Count() > 1))
+        foreach (
+            var twice in said.Settled.GroupBy(advice => (advice.Topic, advice.Care.Facts().Question)).Where(group => group.Count() > 1)
+        )
             faults.Add($"{day} {tag}: {twice.Key} is said twice");
-        var water = said.Advice.FirstOrDefault(advice => advice.Verdict is Verdict.Do && advice.Care is Care.GiveWater or Care.WetLightly);
-        var feed = said.Advice.FirstOrDefault(advice => advice.Verdict is Verdict.Do && advice.Care is Care.Feed);
+        var water = said.Settled.FirstOrDefault(advice => advice.Verdict is Verdict.Do && advice.Care is Care.GiveWater or Care.WetLightly);
+        var feed = said.Settled.FirstOrDefault(advice => advice.Verdict is Verdict.Do && advice.Care is Care.Feed);
         if (water is null && feed is null)
             return;
         var felt = log.LastOrDefault(entry => entry.Kind == EntryKinds.Medium);

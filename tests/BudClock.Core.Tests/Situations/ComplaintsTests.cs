@@ -17,7 +17,7 @@ public class ComplaintsTests
         Assert.All(situation.Verdicts, verdict =>
             Assert.True(
                 verdict.Holds(said),
-                $"not \"{verdict.Text}\":\n{string.Join("\n", said.Advice.Select(a => $"{a.Verdict} {a.Topic}: {a.Reason}"))}"
+                $"not \"{verdict.Text}\":\n{string.Join("\n", said.Settled.Select(a => $"{a.Verdict} {a.Topic}: {a.Reason}"))}"
             )
         );
     }
@@ -190,7 +190,7 @@ public class ComplaintsTests
         Assert.DoesNotContain(Assess(plant).Situation.Series, series =>
             Pace.Read(series)?.Kind is PaceKind.Slow or PaceKind.Stalled && series.Moves
         );
-        Assert.DoesNotContain(Assess(plant).Advice, advice => advice.Reason.Contains("stalled", StringComparison.OrdinalIgnoreCase));
+        Assert.DoesNotContain(Assess(plant).Settled, advice => advice.Reason.Contains("stalled", StringComparison.OrdinalIgnoreCase));
     }
 
     [Fact]

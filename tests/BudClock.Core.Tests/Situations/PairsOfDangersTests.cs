@@ -90,10 +90,16 @@ public class PairsOfDangersTests
                 var said = Say(kind, both);
                 asked++;
                 var forbidden = both.Where(d => !d.NotOn.Contains(kind.Sheet)).SelectMany(d => d.Forbids).ToHashSet();
+                // A bog plant's live crown roots again standing wet; dry it is dead in days.
+                if (
+                    NeverTests.BogSheets.Contains(kind.Sheet)
+                    && both.All(d => d.Name is "no live root" or "roots lost" || !d.Forbids.Contains("fill-tray"))
+                )
+                    forbidden.Remove("fill-tray");
                 if (both.All(d => d.Allows.Length > 0 || d.Name is "no live root" or "roots lost"))
                     forbidden.ExceptWith(both.SelectMany(d => d.Allows));
                 passed.AddRange(
-                    said.Advice.Where(a => a.Verdict is Verdict.Do && forbidden.Contains(a.Care.Facts().Name))
+                    said.Settled.Where(a => a.Verdict is Verdict.Do && forbidden.Contains(a.Care.Facts().Name))
                         .Select(a => $"{kind.Sheet}: {string.Join(" and ", both.Select(d => d.Name))}: {a.Care.Facts().Name}: {a.Reason}")
                 );
             }
@@ -115,10 +121,10 @@ public class PairsOfDangersTests
             salt,
         ];
         foreach (var taxon in new[] { "Catasetum pileatum", "Lycaste aromatica", "Caladium bicolor", "Zantedeschia rehmannii" })
-            Assert.DoesNotContain(Say((taxon, "bark", ""), [new("asleep", [], 18, asleep)]).Advice, a =>
+            Assert.DoesNotContain(Say((taxon, "bark", ""), [new("asleep", [], 18, asleep)]).Settled, a =>
                 a is { Verdict: Verdict.Do, Care: Care.Flush or Care.Mist }
             );
-        var early = Say(("Catasetum pileatum", "bark", ""), [new("waking", [], 18, waking)]).Advice;
+        var early = Say(("Catasetum pileatum", "bark", ""), [new("waking", [], 18, waking)]).Settled;
         var flush = Assert.Single(early, a => a.Care is Care.Flush);
         Assert.Equal(Verdict.Hold, flush.Verdict);
         Assert.Contains("until the plant may be watered", flush.Reason, StringComparison.Ordinal);
@@ -137,7 +143,7 @@ public class PairsOfDangersTests
             At(Today.AddDays(-3), EntryKinds.RunOff, new Quantity(2500, Unit.Ppm)),
             At(Today.AddDays(-1), EntryKinds.Rinsed, text: words),
         ];
-        var said = Say(("Cattleya intermedia", "bark", ""), [new("salt", [], 18, log)]).Advice;
+        var said = Say(("Cattleya intermedia", "bark", ""), [new("salt", [], 18, log)]).Settled;
         Assert.Equal(salty, said.Any(a => a is { Verdict: Verdict.Do, Care: Care.Flush }));
     }
 

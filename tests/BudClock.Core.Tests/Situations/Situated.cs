@@ -182,7 +182,7 @@ sealed record Wanted(string Text, bool Never, string[] Verdicts, string[] Topics
     public bool Holds(Assessment said) =>
         Verdicts is ["phase"]
             ? Topics.Contains(said.Phase.Phase.Name())
-            : said.Advice.Any(advice =>
+            : said.Settled.Any(advice =>
                 Verdicts.Contains(advice.Verdict.ToString().ToLowerInvariant())
                 && Topics.Contains(advice.Topic)
                 && (Act is null || advice.Care.Facts().Name == Act)

@@ -26,7 +26,7 @@ public class SituationsTests
         Assert.True(
             wrong.Count == 0,
             $"{name}: not \"{string.Join("; ", wrong)}\" ({situation.Why})\n{said.Phase.Phase.Name()}\n"
-                + string.Join("\n", said.Advice.Select(a => $"{a.Verdict} {a.Topic} {a.Care.Facts().Name} {a.Rule}: {a.Reason}"))
+                + string.Join("\n", said.Settled.Select(a => $"{a.Verdict} {a.Topic} {a.Care.Facts().Name} {a.Rule}: {a.Reason}"))
         );
         Assert.Contains("\"advice\"", AdviceJson.Write(said));
     }

@@ -22,10 +22,10 @@ public class YearsTests
         foreach (var (on, expected, silent, logged) in course.Checks)
         {
             var assessment = Assessor.Shipped.Assess(course.Plant(logged), course.AroundOn(on), on);
-            var said = assessment.Advice.Select(a => $"{a.Verdict.ToString().ToLowerInvariant()} {a.Rule}").ToList();
+            var said = assessment.Settled.Select(a => $"{a.Verdict.ToString().ToLowerInvariant()} {a.Rule}").ToList();
             var shown =
                 $"{title}, {on:yyyy-MM-dd}: expected {expected}, said "
-                + $"{string.Join(", ", assessment.Advice.Select(a => $"{a.Verdict} {a.Rule} ({a.Reason})"))}";
+                + $"{string.Join(", ", assessment.Settled.Select(a => $"{a.Verdict} {a.Rule} ({a.Reason})"))}";
             if (silent)
                 Assert.True(said.All(s => !s.EndsWith(' ' + expected)), shown);
             else

@@ -2,6 +2,7 @@ using BudClock.Core.Culture;
 using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using BudClock.Core.Mixing;
+using BudClock.Core.States;
 
 namespace BudClock.Core.Advising.Feeding;
 
@@ -37,7 +38,7 @@ public sealed record BottleChoice(string Bottle, string Why, string? School = nu
         if (now.Sheet.Is(Traits.Foliage))
             return new(Bottles.Growth, "grown for its leaves");
         return Open(now, LaneKind.Bloom) ? Showing(now, "in bloom")
-            : Open(now, LaneKind.Spike) ? Showing(now, "in spike")
+            : Open(now, LaneKind.Spike) && now.In<Sheathed>() is null ? Showing(now, "in spike")
             : new(Bottles.Growth, "growing, nothing showing");
     }
 

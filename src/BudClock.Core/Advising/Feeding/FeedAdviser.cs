@@ -43,7 +43,7 @@ public sealed class FeedAdviser : IAdviser
     Advice InSeason(Situation now)
     {
         var (bottle, last) = (BottleChoice.Of(now), now.Journal.Last(EntryKinds.Fed));
-        if (BareShoot(now) is { } planted)
+        if (now.BareShoot is { } planted)
             return Hold(
                 now,
                 Ground.Sign,
@@ -61,7 +61,7 @@ public sealed class FeedAdviser : IAdviser
                 Condition.Sign("awake and watered", first.On)
             );
         if (last is not null)
-            return InRhythm(now, bottle, last);
+            return PlainFirst(now) ?? InRhythm(now, bottle, last);
         var moving = now.Lanes.LastOrDefault(lane => lane.Open && Moving.Contains(lane.Kind));
         return moving is not null
             ? Do(now, bottle, "It grows, and no feed is on record", Condition.Sign("in growth", moving.From))
@@ -72,15 +72,27 @@ public sealed class FeedAdviser : IAdviser
             };
     }
 
-    /// <summary>A tuber, corm or bulb that was planted and has not made a leaf; null for none.</summary>
-    static Entry? BareShoot(Situation now) =>
-        (now.Sheet.Is(Traits.Tuber) || now.Sheet.Is(Traits.Corms))
-        && now.Journal.Last(EntryKinds.Planted) is { } planted
-        && !now.Journal.Of(EntryKinds.GrowthHeight).Any(e => e.On >= planted.On && e.Amount?.InBase >= now.Limits<FeedRhythmLimits>().Leafy)
-        && now.Journal.FirstSince(planted.On, EntryKinds.LeafStarted, EntryKinds.Leaves, EntryKinds.LeafSpan, EntryKinds.LeafCount) is null
-        && planted.On > now.Today.AddDays(-now.Limits<FeedRhythmLimits>().Bare)
-            ? planted
-            : null;
+    /// <summary>Fed at each of its last waters: the next is plain and right through, so that no salt stays; null where one was.</summary>
+    Advice? PlainFirst(Situation now)
+    {
+        var (fed, days) = (0, now.Journal.Waterings.Concat(now.Journal.Of(EntryKinds.Fed)).Select(e => e.On).Distinct().OrderDescending());
+        foreach (var day in days)
+        {
+            if (!now.Journal.Of(EntryKinds.Fed).Any(e => e.On == day) || Flushes.Last(now)?.On >= day)
+                break;
+            fed++;
+        }
+        var most = now.Limits<FeedRhythmLimits>().PlainAfter;
+        return fed < most || now.Levels.OverWater
+            ? null
+            : Hold(
+                now,
+                Ground.Sign,
+                $"Fed at each of its last {fed} waters: this one plain and right through, so that salts are rinsed out. Feed goes on with "
+                    + "the next.",
+                new("waters with feed in a row", new(fed), new(most), "at most", false, now.Journal.Last(EntryKinds.Fed)!.On)
+            );
+    }
 
     Advice InRhythm(Situation now, BottleChoice bottle, Entry last)
     {
@@ -209,16 +221,3 @@ public sealed class FeedAdviser : IAdviser
             Amount = FeedStrength.Of(now, bottle).Words,
         };
 }
-
-/// <summary>Rule F4: how often it is fed.</summary>
-[Rule("F4", "how often it is fed")]
-public sealed record FeedRhythmLimits(
-    [Limit("days", 1, 365, "between feeds in growth")] double Every,
-    [Limit("days", 1, 120, "between feeds while it races")] double Racing,
-    [Limit("days", 1, 365, "between feeds while roots are few")] double Seldom,
-    [Limit("days", 7, 400, "how long slow release lasts")] double SlowRelease,
-    [Limit("hours", 0, 16, "in days this short it is not fed")] double DayLength,
-    [Limit("hours", 1, 24, "lamps this long make it summer")] double Lamps,
-    [Limit("days", 14, 400, "what was planted so long ago carries leaves")] int Bare,
-    [Limit("cm", 1, 60, "a shoot this long carries leaves")] double Leafy
-);

@@ -13,7 +13,10 @@ public sealed class CarnivoreGuard : IGuard
     public string Name => "carnivore";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care is Care.Feed;
+    public Effects Before => Effects.Feeds;
+
+    /// <inheritdoc/>
+    public IReadOnlyList<Care> LetsPass { get; } = [Care.Mist];
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>

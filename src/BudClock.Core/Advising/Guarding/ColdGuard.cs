@@ -1,5 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Evidence;
+using BudClock.Core.Programmes;
 
 namespace BudClock.Core.Advising.Guarding;
 
@@ -13,7 +14,10 @@ public sealed class ColdGuard : IGuard
     public string Name => "cold";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.Drenches() || care.Feeds() || care is Care.TopUp or Care.Wake or Care.PutBack;
+    public Effects Before => Effects.WetsMedium | Effects.Feeds | Effects.Wakes;
+
+    /// <inheritdoc/>
+    public IReadOnlyList<Care> LetsPass { get; } = [Care.WetLightly, Care.FillTray];
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
@@ -23,7 +27,7 @@ public sealed class ColdGuard : IGuard
             return null;
         var words = string.Create(CultureInfo.InvariantCulture, $"a night was down to {temper.Night!.Value:0.#} °C");
         var condition = Condition.AtLeast("coolest night", temper.Night, temper.FeedC, "°C");
-        return care.Feeds()
+        return care.Does(Effects.Feeds)
             ? new(
                 Verdict.Hold,
                 words,
@@ -33,7 +37,9 @@ public sealed class ColdGuard : IGuard
             : new(
                 Verdict.Look,
                 words,
-                "cold and wet is what rots roots. Warmer first; a little water only where the pot is light and the leaf gives way.",
+                now.Programme is { State: RunState.Running, Now.Step.Measure: CoolNights }
+                    ? "that is what its cool nights are for. It stays dry; a little water only where the pot is light and the leaf gives way."
+                    : "cold and wet is what rots roots. Warmer first; a little water only where the pot is light and the leaf gives way.",
                 condition
             );
     }

@@ -21,7 +21,7 @@ public sealed class ComingColdGuard : IGuard
     public int Order => 2;
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.Drenches() || care.Feeds() || care is Care.Wake;
+    public Effects Before => Effects.Drenches | Effects.Feeds | Effects.Wakes;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
@@ -31,7 +31,7 @@ public sealed class ComingColdGuard : IGuard
             return null;
         var words = $"a night of {Degrees.Of(cold)} is forecast for {Dates.Short(first.On)}";
         var condition = new Condition("forecast night", new(cold), new(temper.FeedC), "°C", false, first.On);
-        if (care.Drenches() && !now.DryRest.Waking)
+        if (care.Does(Effects.Drenches) && !now.DryRest.Waking)
             return first.On < now.Today.AddDays(now.Limits<TemperatureLimits>().Near)
                 ? new(
                     Verdict.Look,
@@ -41,7 +41,7 @@ public sealed class ComingColdGuard : IGuard
                 )
                 : null;
         // One night that is only cool is no cold spell; whoever soaks or plants today is told of it.
-        if ((care.Drenches() || care is Care.Wake) && !temper.ColdSpellAhead)
+        if ((care.Does(Effects.Drenches) || care is Care.Wake) && !temper.ColdSpellAhead)
             return null;
         var after = last.On.AddDays(1);
         return new(

@@ -12,7 +12,7 @@ public sealed class CoverPotGuard : IGuard
     public string Name => "cover pot";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.WetsPot() || care.Feeds();
+    public Effects Before => Effects.WetsMedium | Effects.Feeds;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>

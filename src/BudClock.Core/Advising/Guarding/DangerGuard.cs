@@ -13,7 +13,7 @@ public sealed class DangerGuard : IGuard
     public string Name => "danger";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.WetsPot() || care is Care.Wake or Care.PutBack;
+    public Effects Before => Effects.WetsMedium | Effects.Wakes;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>

@@ -13,7 +13,7 @@ public sealed class EarlySoakGuard : IGuard
     public string Name => "early soak";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.WetsPot() || care.Feeds();
+    public Effects Before => Effects.WetsMedium | Effects.Feeds;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>

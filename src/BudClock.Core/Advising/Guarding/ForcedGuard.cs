@@ -13,7 +13,7 @@ public sealed class ForcedGuard : IGuard
     public string Name => "forced";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.Feeds();
+    public Effects Before => Effects.Feeds;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>

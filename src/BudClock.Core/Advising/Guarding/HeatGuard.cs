@@ -13,7 +13,10 @@ public sealed class HeatGuard : IGuard
     public string Name => "heat";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.Feeds() || care is Care.Repot or Care.Divide;
+    public Effects Before => Effects.Feeds | Effects.DisturbsRoots;
+
+    /// <inheritdoc/>
+    public IReadOnlyList<Care> LetsPass { get; } = [Care.CutOut];
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)

@@ -12,7 +12,7 @@ public sealed class NewcomerGuard : IGuard
     public string Name => "newcomer";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.Feeds();
+    public Effects Before => Effects.Feeds;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>

@@ -14,7 +14,7 @@ public sealed class NotHungerGuard : IGuard
     public string Name => "not hunger";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.Feeds();
+    public Effects Before => Effects.Feeds;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
@@ -23,6 +23,13 @@ public sealed class NotHungerGuard : IGuard
             return null;
         if (leaves.On <= now.Today.AddDays(-now.Ages.Colour))
             return null;
+        if (now.Thirst is { Kind: not (ThirstKind.None or ThirstKind.Forgotten), Sign: { } sign })
+            return new(
+                Verdict.Hold,
+                $"{now.Thirst.Words} {Dates.Ago(sign.On, now.Today)}",
+                "plain water first; feed on dry roots burns them.",
+                Condition.Known("leaves", new(leaves.Text!), null, leaves.On)
+            );
         var seen = Condition.Known("leaves", new(leaves.Text!), null, leaves.On);
         if (leaves.Text == "scorched")
             return new(Verdict.Hold, $"leaves were scorched {Dates.Ago(leaves.On, now.Today)}", "that is not hunger; shade first.", seen);

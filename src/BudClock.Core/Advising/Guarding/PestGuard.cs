@@ -12,7 +12,10 @@ public sealed class PestGuard : IGuard
     public string Name => "pests";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.Feeds();
+    public Effects Before => Effects.Feeds | Effects.WetsLeaf;
+
+    /// <inheritdoc/>
+    public IReadOnlyList<Care> LetsPass { get; } = [Care.Rinse, Care.WetLightly];
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>

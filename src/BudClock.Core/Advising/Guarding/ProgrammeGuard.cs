@@ -16,7 +16,7 @@ public sealed class ProgrammeGuard : IGuard
     public string Name => "programme";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.WetsPot() || care.Feeds() || care is Care.Lighten;
+    public Effects Before => Effects.WetsMedium | Effects.Feeds | Effects.Lights;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
@@ -24,8 +24,8 @@ public sealed class ProgrammeGuard : IGuard
         if (now.Programme is not { Now: { } at, Rules: { } step } run)
             return null;
         var stop =
-            care.WetsPot() ? Water(now, run, at)
-            : care.Feeds() ? Feed(step, at)
+            care.Does(Effects.WetsMedium) ? Water(now, run, at)
+            : care.Does(Effects.Feeds) ? Feed(step, at)
             : Light(step, at);
         return stop is null ? null : stop with { Rule = run.Programme.Rule };
     }

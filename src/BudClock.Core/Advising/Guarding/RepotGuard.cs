@@ -13,7 +13,10 @@ public sealed class RepotGuard : IGuard
     public string Name => "repot";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care is Care.Repot or Care.Divide;
+    public Effects Before => Effects.DisturbsRoots;
+
+    /// <inheritdoc/>
+    public IReadOnlyList<Care> LetsPass { get; } = [Care.CutOut];
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>

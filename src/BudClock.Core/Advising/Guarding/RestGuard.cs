@@ -17,7 +17,10 @@ public sealed class RestGuard : IGuard
     public string Name => "rest";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.Feeds() || (care.WetsPot() && care is not Care.WetLightly);
+    public Effects Before => Effects.Feeds | Effects.WetsMedium;
+
+    /// <inheritdoc/>
+    public IReadOnlyList<Care> LetsPass { get; } = [Care.WetLightly, Care.PutBack];
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)
@@ -28,7 +31,7 @@ public sealed class RestGuard : IGuard
         var evidence = now.Astir is { } astir
             ? new Condition(astir.Words, new("on record"), new("leafless"), null, false, astir.Sign.On)
             : new Condition("leaf, growth or root", null, new("seen"), null, false, sleep.Since);
-        if (care.Feeds())
+        if (care.Does(Effects.Feeds))
             return new(Verdict.Hold, sleep.Rests, "no feed. It is woken first and fed then, never before.", evidence);
         if (RestSchools.WateredOn(now))
             return null;

@@ -12,7 +12,7 @@ public sealed class RootAlarmGuard : IGuard
     public string Name => "root alarm";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.WetsPot() || care.Feeds();
+    public Effects Before => Effects.WetsMedium | Effects.Feeds;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>

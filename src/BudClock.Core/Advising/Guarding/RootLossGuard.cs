@@ -15,7 +15,7 @@ public sealed class RootLossGuard : IGuard
     public string Name => "new roots";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.Feeds();
+    public Effects Before => Effects.Feeds;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)

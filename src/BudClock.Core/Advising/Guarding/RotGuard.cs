@@ -16,7 +16,7 @@ public sealed class RotGuard : IGuard
     public int Order => 0;
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.WetsPot() || care.WetsLeaf() || care.Feeds() || care is Care.Wake or Care.PutBack;
+    public Effects Before => Effects.WetsMedium | Effects.WetsLeaf | Effects.Feeds | Effects.Wakes;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>

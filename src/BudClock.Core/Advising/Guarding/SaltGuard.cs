@@ -13,7 +13,7 @@ public sealed class SaltGuard : IGuard
     public string Name => "salts";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.Feeds();
+    public Effects Before => Effects.Feeds;
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care) =>

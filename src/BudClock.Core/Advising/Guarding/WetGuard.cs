@@ -15,7 +15,10 @@ public sealed class WetGuard : IGuard
     public string Name => "wet";
 
     /// <inheritdoc/>
-    public bool StandsBefore(Care care) => care.Drenches() || care is Care.WetLightly or Care.Feed;
+    public Effects Before => Effects.WetsMedium | Effects.Feeds;
+
+    /// <inheritdoc/>
+    public IReadOnlyList<Care> LetsPass { get; } = [Care.FillTray, Care.TopUp, Care.PutBack, Care.Mist];
 
     /// <inheritdoc/>
     public Stop? Stop(Situation now, Care care)

@@ -1,4 +1,4 @@
-using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Health;
@@ -31,7 +31,3 @@ public sealed class RinseAdviser : IAdviser
             };
     }
 }
-
-/// <summary>Rule H3: rinsing leaves.</summary>
-[Rule("H3", "rinsing leaves")]
-public sealed record RinsingLimits([Limit("days", 7, 120, "between rinses")] double Every);

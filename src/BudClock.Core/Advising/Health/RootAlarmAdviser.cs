@@ -17,6 +17,8 @@ public sealed class RootAlarmAdviser : IAdviser
             yield break;
         if (now.Thirst is { Kind: ThirstKind.RootAlarm } alarm)
             yield return Alarm(now, alarm);
+        else if (FeelAgain(now) is { } again)
+            yield return again;
         else if (StaysWet(now) is { } wet)
             yield return wet;
         else if (ForgottenAlarm(now) is { } old)
@@ -41,6 +43,28 @@ public sealed class RootAlarmAdviser : IAdviser
             Ground = Ground.Emergency,
             Overrides = ["repot"],
         };
+
+    /// <summary>Limp over a medium that was damp, though its roots were found sound: what is left to know is the medium of today.</summary>
+    Advice? FeelAgain(Situation now) =>
+        now.Thirst is { Kind: ThirstKind.Unfelt, Sign: { } sign }
+        && now.Roots.Rests is { } alive
+        && now.Wetness is { IsWet: true, Felt: { } felt }
+        && felt.On < now.Today
+            ? new(
+                Topics.Health,
+                Rule,
+                Care.Feel,
+                Verdict.Look,
+                now.Today,
+                $"{Capital(now.Thirst.Words)} {Dates.Ago(sign.On, now.Today)}, and its roots were found alive "
+                    + $"{Dates.Ago(alive.On, now.Today)}: feel the medium again. Dry and light is thirst; wet means to wait.",
+                [
+                    Condition.Known(sign.Kind.Words.ToLowerInvariant(), new(sign.Text!), null, sign.On),
+                    Condition.Known("roots", new("alive"), null, alive.On),
+                    Condition.Known("medium", new(felt.Text!), null, felt.On),
+                ]
+            )
+            : null;
 
     /// <summary>Felt wet long after it was watered: the pot is too large, the medium has collapsed, or nothing drinks.</summary>
     Advice? StaysWet(Situation now)

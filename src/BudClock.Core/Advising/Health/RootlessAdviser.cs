@@ -19,7 +19,8 @@ public sealed class RootlessAdviser : IAdviser
             yield break;
         var none = roots.State is RootState.None;
         var looked = now.Journal.Last(EntryKinds.Inspected, EntryKinds.Looked) is { } look && look.On > seen.On ? look.On : seen.On;
-        if (now.Today < looked.AddDays(none ? now.Limits<RootLimits>().LookNone : now.Limits<RootLimits>().LookFew))
+        var due = looked.AddDays(none ? now.Limits<RootLimits>().LookNone : now.Limits<RootLimits>().LookFew);
+        if (now.Today < due)
             yield break;
         yield return new(
             Topics.Health,
@@ -35,6 +36,7 @@ public sealed class RootlessAdviser : IAdviser
         )
         {
             Ground = Ground.Interval,
+            Since = due,
         };
     }
 }

@@ -47,7 +47,7 @@ static class SmallerCauses
             : null;
 
     static SmallerCause? Came(Situation now, Grown before, Grown last) =>
-        now.Plant.Acquired is { } came && came > before.Began && came <= last.Done
+        now.Plant.Acquired is { } came && came > before.Began.AddDays(-now.Limits<ShrinkingLimits>().Next) && came <= last.Done
             ? new("came here", came, $"it came here on {On(now, came)}", "The first growth in a new place is often smaller.", true)
             : null;
 
@@ -91,7 +91,7 @@ static class SmallerCauses
     {
         var signs = now
             .Journal.Of(Leaves, Bulbs)
-            .Where(e => e.On > last.Began && e.On <= last.Done && e.Text is "limp" or "pliable" or "shrivelled" && !WetBeside(now, e))
+            .Where(e => e.On > last.Began && e.On <= last.Done && Thirsty(now, e) && !WetBeside(now, e))
             .DistinctBy(e => e.On)
             .ToList();
         return signs is [_, .., var newest]
@@ -106,6 +106,13 @@ static class SmallerCauses
 
         string Told(Entry sign) => $"{sign.Kind.Words.ToLowerInvariant()} {sign.Text} {On(now, sign.On)}";
     }
+
+    /// <summary>Wrinkles alone are not much; over a dry medium they are thirst.</summary>
+    static bool Thirsty(Situation now, Entry e) =>
+        e.Text is "limp" or "pliable" or "shrivelled" || (e.Text == "wrinkled" && Beside(now, e, "dry"));
+
+    static bool Beside(Situation now, Entry sign, string medium) =>
+        now.Journal.Of(Medium).Any(e => e.Text == medium && Math.Abs(e.On.DayNumber - sign.On.DayNumber) <= now.Ages.Wet);
 
     static bool WetBeside(Situation now, Entry sign) =>
         now.Journal.Of(Medium).Any(e => e.Text is "wet" or "damp" && Math.Abs(e.On.DayNumber - sign.On.DayNumber) <= now.Ages.Wet);

@@ -36,6 +36,7 @@ public sealed class TwoGrowthsAdviser : IAdviser
         )
         {
             AnsweredBy = EntryKinds.Looked,
+            Since = now.Journal.Entries.LastOrDefault(e => e.Organ is { } organ && (organ == parent.Organ || organ == young.Organ))?.On,
         };
     }
 

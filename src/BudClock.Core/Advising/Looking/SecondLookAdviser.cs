@@ -58,6 +58,7 @@ public sealed class SecondLookAdviser : IAdviser
         )
         {
             Until = flag.To,
+            Since = flag.From,
             AnsweredBy = EntryKinds.Looked,
         };
     }
@@ -92,7 +93,7 @@ public sealed class SecondLookAdviser : IAdviser
             now.Today < from
                 ? $"{water.Kind.Words} {Dates.Ago(water.On, now.Today)}: look again {Dates.Range(from, to)}, the bulbs should fill."
                 : $"{water.Kind.Words} {Dates.Ago(water.On, now.Today)}: have the bulbs filled?{was}";
-        return new(Topics.SecondLook, Rule, Care.Compare, verdict, from, reason, conditions) { Until = to };
+        return new(Topics.SecondLook, Rule, Care.Compare, verdict, from, reason, conditions) { Until = to, Since = from };
     }
 
     Advice? NotFilled(Situation now, Entry water, Seen<string> after)

@@ -19,6 +19,8 @@ public sealed class StalledAdviser : IAdviser
         {
             if (Pace.Read(series, series.YearBefore(now.Series), series.Finish(now.Series)) is not { Kind: PaceKind.Stalled } pace)
                 continue;
+            if (Finished(now, series))
+                continue;
             if (now.Journal.Of(EntryKinds.Looked).Any(e => e.On > series.Last.On.AddDays(-1)))
                 continue;
             yield return new(
@@ -43,6 +45,12 @@ public sealed class StalledAdviser : IAdviser
             yield break;
         }
     }
+
+    /// <summary>A spike that has set its buds, and a growth that has made its sheath, have done what they grow for.</summary>
+    static bool Finished(Situation now, OrganSeries series) =>
+        now
+            .Journal.Of(EntryKinds.Buds, EntryKinds.BloomOpened, EntryKinds.SheathStarted, EntryKinds.GrowthMatured)
+            .Any(e => e.On >= series.Start && (e.Organ is null || e.Organ == series.Organ) && e.Amount is not { InBase: <= 0 });
 
     static string Ask(OrganSeries series) =>
         series.Kind == EntryKinds.SpikeLength

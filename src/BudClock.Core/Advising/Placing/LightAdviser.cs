@@ -1,5 +1,6 @@
 using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
+using BudClock.Core.States;
 
 namespace BudClock.Core.Advising.Placing;
 
@@ -24,15 +25,15 @@ public sealed class LightAdviser : IAdviser
                 ? move
                 : null;
         if (leaves.Text == "scorched")
-            yield return Scorched(now, leaves, moved, seen);
+            yield return Burnt(now, leaves, moved, seen);
         else if (now.Pests is not { Open: true })
             yield return Pale(now, leaves, moved, seen);
     }
 
-    Advice Scorched(Situation now, Entry leaves, Entry? moved, Condition seen)
+    Advice Burnt(Situation now, Entry leaves, Entry? moved, Condition seen)
     {
         // Moved on since: what was scorched stays so.
-        if (now.Journal.FirstSince(leaves.On.AddDays(1), EntryKinds.Moved) is not null)
+        if (now.In<Scorched>() is null)
             return new(
                 Topics.Move,
                 Rule,
@@ -42,6 +43,10 @@ public sealed class LightAdviser : IAdviser
                 $"Leaves were scorched {Dates.Ago(leaves.On, now.Today)}, and it was moved since: the marks stay, new leaves tell.",
                 [seen]
             );
+        var dome =
+            now.Journal.Of(EntryKinds.Moved) is [.., var under] && under.Said.Has(SaidFacts.UnderDome)
+                ? " Take the dome off: under it the sun roasts the plant, shade or not."
+                : "";
         var never =
             now.Sheet.Light <= LightClass.Bright
                 ? " It is a plant for " + now.Sheet.Light.Words() + ", and does not go there in steps either."
@@ -53,7 +58,7 @@ public sealed class LightAdviser : IAdviser
             Verdict.Do,
             now.Today,
             $"Leaves scorched {Dates.Ago(leaves.On, now.Today)}{(moved is null ? "" : ", after its move")}: out of the sun today, into "
-                + $"shade.{never}",
+                + $"shade.{dome}{never}",
             [seen]
         );
     }

@@ -17,11 +17,15 @@ public sealed class ShelterAdviser : IAdviser
     {
         if (!now.Around.Outdoors)
             yield break;
-        if (now.Around.Place?.Dry != true && (now.Resting || now.DryRest.Waking || now.Sleep.Kind is SleepKind.Going))
+        if (now.Around.Place?.Dry != true && !UnderCover(now) && (now.Resting || now.DryRest.Waking || now.Sleep.Kind is SleepKind.Going))
             yield return FromRain(now);
         if (now.Journal.Last(EntryKinds.Moved) is { } moved && InSteps(now, moved) is { } steps)
             yield return steps;
     }
+
+    /// <summary>Its last move was to where no rain reaches it, though its place lies under the sky.</summary>
+    static bool UnderCover(Situation now) =>
+        now.Journal.Last(EntryKinds.Moved) is { } moved && moved.Said.Has(SaidFacts.Covered) && moved.Sets.Count == 0;
 
     Advice FromRain(Situation now)
     {

@@ -1,3 +1,4 @@
+using BudClock.Core.Measuring;
 using System.Globalization;
 using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
@@ -120,17 +121,50 @@ public sealed class RepotAdviser : IAdviser
                 wanted.Evidence,
                 new("new roots", new(length.Cm), new(open), "cm at most", false, length.On)
             );
-        return Act(now, wanted) is var act && (length is null || length.Cm <= open)
+        var tips = length ?? new Measurement(flush.From, 0);
+        var grown = tips.Cm + (Rate(now) * (now.Today.DayNumber - tips.On.DayNumber));
+        if (grown > late)
+            return Outgrown(now, wanted, tips, grown, late);
+        return Act(now, wanted) is var act && grown <= open
             ? act
             : act with
             {
                 Verdict = act.Verdict is Verdict.Hold ? Verdict.Hold : Verdict.Look,
+                Since = tips.On,
                 Reason = string.Create(
                     CultureInfo.InvariantCulture,
-                    $"{wanted.Words}, and new roots are {length!.Cm:0.#} cm: now or not before the next growth; longer ones break."
+                    $"{wanted.Words}, and new roots were {tips.Cm:0.#} cm {Dates.Ago(tips.On, now.Today)}: now or not before the next "
+                        + $"growth; longer ones break."
                 ),
             };
     }
+
+    /// <summary>What was measured so long ago says nothing of today: it is measured first, or the window is past.</summary>
+    Advice Outgrown(Situation now, Want wanted, Measurement tips, double grown, double late)
+    {
+        var missed = grown > late * 2;
+        var by = missed
+            ? "by now they are too long. Tide over to the next growth."
+            : string.Create(CultureInfo.InvariantCulture, $"by now they are likely to be over {late:0.#} cm, which break. Measure them first.");
+        var were = string.Create(CultureInfo.InvariantCulture, $"new roots were {tips.Cm:0.#} cm {Dates.Ago(tips.On, now.Today)}");
+        return Say(
+            missed ? Verdict.Hold : Verdict.Look,
+            $"{wanted.Words}, and {were}: {by}",
+            wanted.Evidence,
+            new("new roots", new(tips.Cm), new(late), "cm at most", false, tips.On)
+        ) with
+        {
+            Since = now.Today.AddDays(-(int)((grown - late) / Rate(now))),
+        };
+    }
+
+    /// <summary>How fast its roots grow, cm a day: its own last measurements, else what is usual.</summary>
+    static double Rate(Situation now) =>
+        now.Series.FirstOrDefault(series => series.Kind == RootLength && series.Moves) is { Points: [.., var before, var last] }
+        && last.On > before.On
+        && last.Cm > before.Cm
+            ? (last.Cm - before.Cm) / (last.On.DayNumber - before.On.DayNumber)
+            : now.Limits<RepotWindowLimits>().Grows / 7;
 
     Advice Act(Situation now, Want wanted)
     {
@@ -155,6 +189,7 @@ public sealed class RepotAdviser : IAdviser
 public sealed record RepotWindowLimits(
     [Limit("cm", 0.5, 10, "new tips up to this bear a repot")] double Open,
     [Limit("cm", 2, 30, "longer tips are likely to break")] double Late,
+    [Limit("cm", 0.5, 20, "new roots grow so much in a week, where nobody measured")] double Grows,
     [Limit("months", 3, 120, "how old a medium may become")] double Medium,
     [Limit("days", 14, 400, "so long after a repot none is spoken of")] int Recent
 );

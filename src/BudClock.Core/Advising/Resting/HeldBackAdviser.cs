@@ -1,5 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Resting;
@@ -30,6 +31,11 @@ public sealed class HeldBackAdviser : IKeepsRest
         {
             Ground = Ground.Veto,
         };
+        if (Over(now, stored) is { } over)
+        {
+            yield return over;
+            yield break;
+        }
         if (now.CoolestNightC is not { } night || (night.Value >= cool && night.Value <= warm))
             yield break;
         yield return new(
@@ -45,6 +51,46 @@ public sealed class HeldBackAdviser : IKeepsRest
             ),
             [new("coolest night in the store", new(night.Value), new(span), "°C", false, night.On)]
         );
+    }
+
+    /// <summary>A bulb that sprouts in the dark, or has been kept for as long as bulbs keep, is planted now or not at all.</summary>
+    Advice? Over(Situation now, Entry stored)
+    {
+        var weeks = (now.Today.DayNumber - stored.On.DayNumber) / 7;
+        var keeps = now.Limits<ForcingLimits>().Keeps;
+        if (now.Rest?.Feel is { Text: "sprouting" } sprout)
+            return new(
+                Topics.Wake,
+                Rule,
+                Care.Wake,
+                Verdict.Do,
+                now.Today,
+                $"It sprouted in its store {Dates.Ago(sprout.On, now.Today)}: plant it now, in the light; kept longer it loses its flowers.",
+                [Condition.Sign("sprouting", sprout.On)]
+            )
+            {
+                Because = $"It sprouted in its store {Dates.Ago(sprout.On, now.Today)}",
+            };
+        if (weeks < keeps)
+            return null;
+        var last = now.Today.DayOfYear <= now.Limits<ForcingLimits>().Last;
+        return new(
+            Topics.Wake,
+            Rule,
+            Care.Wake,
+            last ? Verdict.Do : Verdict.Look,
+            now.Today,
+            $"Held back for {weeks} weeks, and bulbs keep about {keeps:0}: "
+                + (
+                    last
+                        ? "feel it, and if it is firm and sound plant it now; the season ends soon."
+                        : "feel it. It is late for this season; firm, it may keep for the next."
+                ),
+            [new("weeks in store", new(weeks), new(keeps), "weeks", true, stored.On)]
+        )
+        {
+            Because = $"Held back for {weeks} weeks",
+        };
     }
 }
 

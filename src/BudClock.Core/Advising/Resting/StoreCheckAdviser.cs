@@ -41,7 +41,7 @@ public sealed class StoreCheckAdviser : IAdviser
                 new(now.Limits<RestLimits>().Overdue),
                 "days",
                 true,
-                rest.Checked
+                wakes
             ),
             Ground.Date
         );

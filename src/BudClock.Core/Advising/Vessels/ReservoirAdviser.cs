@@ -21,13 +21,16 @@ public sealed class ReservoirAdviser : IAdviser
         if (News(now) is { } news)
             yield return news;
         // A shared reservoir has one advice for all that stand over it (rule W8).
-        if (now.Around.Vessel is null)
-            yield return Level(now);
+        if (now.Around.Vessel is null && Level(now) is { } level)
+            yield return level;
     }
 
-    Advice Level(Situation now)
+    Advice? Level(Situation now)
     {
         var levels = now.Levels;
+        // Dry over water that stands there: the wick lifts no more, and more water below would not help.
+        if (now.Thirst.Kind is ThirstKind.Thirsty && now.Wetness.IsDry && levels is { Low: null, Level: not null })
+            return null;
         if (levels.Low is { } low)
             return Say(
                 Verdict.Do,
@@ -36,6 +39,15 @@ public sealed class ReservoirAdviser : IAdviser
                 $"The reservoir was {Down(low)} {Dates.Ago(low.On, now.Today)}",
                 "top up",
                 Condition.Sign("reservoir low", low.On)
+            );
+        if (now.Thirst is { Kind: ThirstKind.Unfelt or ThirstKind.Forgotten, Sign: { } unseen })
+            return Say(
+                Verdict.Look,
+                Ground.Sign,
+                now.Today,
+                $"Leaves {unseen.Text} {Dates.Ago(unseen.On, now.Today)}, and nobody saw the level since",
+                "look at the reservoir first: low is thirst, and it is filled; full points to the roots",
+                Condition.Sign(now.Thirst.Words, unseen.On)
             );
         if (now.Thirst is { Kind: ThirstKind.RootAlarm or ThirstKind.Thirsty, Sign: { } sign })
             return Say(
@@ -56,7 +68,7 @@ public sealed class ReservoirAdviser : IAdviser
                 new("reservoir level", null, new(levels.LowCm), "cm", false, null)
             );
         var due =
-            levels.AsksOn is { } asks && asks > day ? asks
+            levels.AsksOn is { } asks && (asks > day || levels.Level is not null) ? asks
             : levels.AsksOn is not null ? day.AddDays(1)
             : day.AddDays((int)now.Limits<ReservoirLimits>().Every);
         Condition days = new(

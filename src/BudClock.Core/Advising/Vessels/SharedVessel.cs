@@ -1,5 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Vessels;
@@ -20,7 +21,7 @@ public sealed record SharedVessel(
     public Advice? Advice => Said.MinBy(advice => advice.Verdict);
 
     /// <summary>Its water is asked for today.</summary>
-    public bool AsksForWater => Said.Any(advice => advice.Asks && advice.Care.GivesWater());
+    public bool AsksForWater => Said.Any(advice => advice.Asks && advice.Care.AnswersWater());
 
     /// <summary>The newest level; null where none holds.</summary>
     public LevelSeen? Level { get; private init; }

@@ -1,5 +1,5 @@
 using System.Globalization;
-using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Vessels;
@@ -87,14 +87,14 @@ public sealed class TrayAdviser : IAdviser
     /// </summary>
     static Advice? Flush(Situation now)
     {
-        if (now.Limits<TrayLimits>().Flush is not (> 0 and var every))
+        if (now.Limits<TrayLimits>().Flush is not (> 0 and var every) || now.Roots.Dead)
             return null;
-        var rinsed = now.Journal.Of(EntryKinds.Rinsed, EntryKinds.Repotted).LastOrDefault(entry => !entry.Said.Has(SaidFacts.LeafRinse));
+        var rinsed = Flushes.Last(now);
         var last = rinsed?.On ?? now.Arrival?.Arrived;
         if (last is not { } since)
             return null;
         var days = now.Today.DayNumber - since.DayNumber;
-        var what = rinsed?.Kind == EntryKinds.Rinsed ? "Flushed" : "Not flushed since";
+        var what = rinsed is not null && rinsed.Kind != EntryKinds.Repotted ? "Flushed" : "Not flushed since";
         return days < every
             ? null
             : new(
@@ -118,12 +118,3 @@ public sealed class TrayAdviser : IAdviser
             Because = because,
         };
 }
-
-/// <summary>Rule W6: a tray that it stands in.</summary>
-[Rule("W6", "a tray that it stands in")]
-public sealed record TrayLimits(
-    [Limit("cm", 0.5, 15, "how deep it is filled", Stricter = Stricter.Lower)] double Depth,
-    [Limit("days", 1, 60, "how long a filling lasts until its rate is known")] int Every,
-    [Limit("days", 0, 365, "between flushes from above; 0 is never")] double Flush,
-    [Limit("ppm", 5, 500, "dissolved solids at most", Stricter = Stricter.Lower)] double Tds
-);

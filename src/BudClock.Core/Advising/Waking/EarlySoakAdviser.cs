@@ -35,6 +35,7 @@ public sealed class EarlySoakAdviser : IAdviser
         )
         {
             AnsweredBy = EntryKinds.Base,
+            Danger = true,
         };
         // An interval would say when it is likely to ask again; it is not to be asked before its roots are there.
         yield return new(

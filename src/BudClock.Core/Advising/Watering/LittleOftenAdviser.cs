@@ -28,14 +28,16 @@ public sealed class LittleOftenAdviser : IAdviser
         var every = Math.Max(1, (int)Math.Round(7 * dose / weekly));
         var days = now.Wetness.DaysSince(now.Today);
         var low = now.Levels.Low;
-        var due = low is not null || !(days < every);
+        var seen = now.Levels.Level?.On;
+        var due = low is not null || !(days < every || now.Today < seen?.AddDays(every));
         Condition[] conditions =
         [
             Condition.Sign("winter roots under way", roots.From),
             new("days since water", days is { } d ? new(d) : null, new(every), "days", days >= every, now.Wetness.LastWater?.On),
         ];
         var amount = string.Create(CultureInfo.InvariantCulture, $"{dose:0} mL");
-        var next = now.Wetness.LastWater?.On.AddDays(every) ?? now.Today;
+        var last = now.Wetness.LastWater?.On is { } water && !(seen > water) ? water : seen;
+        var next = last?.AddDays(every) ?? now.Today;
         var way = string.Create(CultureInfo.InvariantCulture, $"Winter roots: {dose:0} mL every {every} days, {weekly:0} mL a week");
         var advice = low is not null
             ? new Advice(

@@ -1,3 +1,4 @@
+using BudClock.Core.Culture;
 using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
@@ -14,10 +15,15 @@ public sealed class UnrootedAdviser : IAdviser
     {
         if (!now.Roots.Unrooted || now.Resting || now.Levels.OverWater)
             yield break;
+        var dries = now.Sheet.Is(Traits.Succulent);
         yield return new WaterAsked(
             Rule,
-            "no roots yet, so wet it lightly and keep it damp, not soaked",
-            "feel that the medium is damp; without roots it is neither soaked nor left dry"
+            dries
+                ? "no roots yet, so wet it lightly, and let it dry again"
+                : "no roots yet, so wet it lightly and keep it damp, not soaked",
+            dries
+                ? "feel that it is firm; without roots a little now and then is enough"
+                : "feel that the medium is damp; without roots it is neither soaked nor left dry"
         )
         {
             Care = Care.WetLightly,

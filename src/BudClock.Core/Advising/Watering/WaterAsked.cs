@@ -43,15 +43,26 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
                 Ground.Sign,
                 Sign(thirst)
             ),
+            _ when wet.IsDry && !DryOnlyAsks && Care is Care.GiveWater && now.BareShoot is not null => Waking(now),
             _ when wet.IsDry && !DryOnlyAsks => Do(now, $"Medium dry {Dates.Ago(wet.Felt!.On, now.Today)}", Dry(now)),
             ThirstKind.Forgotten => Look(
                 now,
                 $"{because}, and nothing was written since: look again, and feel the medium.",
                 Ground.Sign,
                 Sign(thirst)
-            ),
+            ) with
+            {
+                Since = thirst.Sign!.On.AddDays(now.Ages.Limp + 1),
+            },
             _ => ByInterval(now),
         };
+    }
+
+    /// <summary>A bare tuber or corm drinks little: damp is enough until its leaves come.</summary>
+    Advice Waking(Situation now)
+    {
+        var light = this with { Care = Care.WetLightly, How = "it has no leaf yet, so a light wetting, and no more until its shoot opens" };
+        return light.Do(now, $"Medium dry {Dates.Ago(now.Wetness.Felt!.On, now.Today)}", Dry(now));
     }
 
     Advice ByInterval(Situation now)
@@ -84,7 +95,10 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
             return Hold(now, last, $"Medium {wet.Felt!.Text} {Dates.Ago(wet.Felt.On, now.Today)}: leave it.", wet.Felt.On, Ground.Sign);
         var due = last.On.AddDays(Whole(now));
         return days >= Whole(now)
-            ? Look(now, $"Last watered {Dates.Ago(last.On, now.Today)}, {Usually(now)}: {Feel}.", Ground.Interval, Interval(now))
+            ? Look(now, $"Last watered {Dates.Ago(last.On, now.Today)}, {Usually(now)}: {Feel}.", Ground.Interval, Interval(now)) with
+            {
+                Since = last.On.AddDays(Doubled(Whole(now), days)),
+            }
             : Hold(
                 now,
                 last,
@@ -143,6 +157,17 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
         var need = Whole(now);
         var name = now.Interval.Rhythm.Own && Every is null ? "days since water, its own rhythm" : "days since water, the sheet's guide";
         return new(name, days is null ? null : new(days.Value), new(need), "days", days >= need, now.Wetness.LastWater?.On);
+    }
+
+    /// <summary>
+    /// The question arises anew after twice the interval, and after twice that: the longer it is, the more it matters, and the rarer it
+    /// is asked.
+    /// </summary>
+    static int Doubled(int interval, int days)
+    {
+        while (interval * 2 <= days)
+            interval *= 2;
+        return interval;
     }
 
     int Whole(Situation now) => Math.Max(1, (int)Math.Round(Every ?? now.Interval.Days));

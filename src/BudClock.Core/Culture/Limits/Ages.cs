@@ -1,6 +1,4 @@
-using BudClock.Core.Culture;
-
-namespace BudClock.Core.Evidence;
+namespace BudClock.Core.Culture.Limits;
 
 /// <summary>
 /// Rule V7: how many days each kind of evidence is good for, from one table on the sheet. What is older asks, and orders nothing.

@@ -1,4 +1,4 @@
-namespace BudClock.Core.Advising;
+namespace BudClock.Core.Culture;
 
 /// <summary>Finds the rules and guards of this assembly, so that adding one touches no list.</summary>
 static class Parts

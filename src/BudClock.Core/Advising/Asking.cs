@@ -1,0 +1,110 @@
+using BudClock.Core.Culture;
+using BudClock.Core.Evidence;
+
+namespace BudClock.Core.Advising;
+
+/// <summary>
+/// Rule L5: a question is asked when it arises, and stands for the days in which one gets round to it; it is asked again after a week
+/// and after a month, and is then kept on the plant's page alone. What it held back stays back. Dangers are asked until they are
+/// answered.
+/// </summary>
+/// <remarks>
+/// Who writes of the plant meanwhile stands before it, and is asked again that day; after three such days without an answer no more
+/// than anybody.
+/// </remarks>
+public static class Asking
+{
+    /// <summary>What is said today, and what waits for another day.</summary>
+    /// <param name="Today">In the order in which it is given.</param>
+    /// <param name="Waiting">Questions that are not asked today, likewise.</param>
+    public sealed record Sorted(IReadOnlyList<Advice> Today, IReadOnlyList<Waiting> Waiting);
+
+    /// <summary>Sorts what is settled for a plant.</summary>
+    public static Sorted Sort(Situation now, IReadOnlyList<Advice> settled)
+    {
+        List<Waiting>? waiting = null;
+        foreach (var advice in settled)
+            if (advice is { Verdict: Verdict.Look, Urgent: false } && Next(now, advice) is var next && next != now.Today)
+                (waiting ??= []).Add(new(advice, Arose(now, advice), next));
+        return waiting is null ? new(settled, []) : new(Judgement.InOrder(settled.SelectMany(advice => Said(advice, waiting))), waiting);
+    }
+
+    /// <summary>
+    /// What waits stands among what is held back, so that nobody misses what is not known. Water is never held back for want of an answer.
+    /// </summary>
+    static IEnumerable<Advice> Said(Advice advice, List<Waiting> waiting)
+    {
+        if (waiting.Find(one => one.Question == advice) is not { } waits)
+            return [advice];
+        return advice.Care.AnswersWater() || advice.Topic == Topics.Measure
+            ? []
+            :
+            [
+                advice with
+                {
+                    Verdict = Verdict.Hold,
+                    Due = waits.Next,
+                    Until = null,
+                    Reason = advice.Reason + (waits.Next is { } next ? $" Asked again on {Dates.Short(next)}." : " Not asked any more."),
+                },
+            ];
+    }
+
+    /// <summary>The day on which it is asked next, today included; null where it is kept on the plant's page alone.</summary>
+    static DateOnly? Next(Situation now, Advice advice)
+    {
+        var (limits, asked) = (now.Limits<AskingLimits>(), Heard(now, Arose(now, advice)));
+        while (now.Today >= asked.AddDays(limits.Stands))
+        {
+            // What sleeps is looked at once a month, for as long as it sleeps.
+            if (now.Resting)
+                asked = asked.AddDays(limits.Third);
+            else if (now.Today <= asked.AddDays(limits.Second))
+                return asked.AddDays(limits.Second);
+            else
+                return now.Today <= asked.AddDays(limits.Second + limits.Third) ? asked.AddDays(limits.Second + limits.Third) : null;
+        }
+        return asked > now.Today ? asked : now.Today;
+    }
+
+    /// <summary>The day on which what it rests on came to be, or ran out.</summary>
+    static DateOnly Arose(Situation now, Advice advice)
+    {
+        if ((advice.Since ?? (advice.Due < now.Today ? advice.Due : null)) is { } given)
+            return given < now.Today ? given : now.Today;
+        DateOnly? newest = null;
+        foreach (var condition in advice.Conditions)
+            if (Began(condition) is { } day && day <= now.Today && !(day <= newest))
+                newest = day;
+        return newest ?? (now.Journal.Entries is [.., { } last] ? last.On : now.Today);
+    }
+
+    /// <summary>Days that had to pass have passed since what they were counted from; anything else began when it was seen.</summary>
+    static DateOnly? Began(Condition condition) =>
+        condition is { Unit: "days", Need.Number: { } days, Seen: { } from } ? from.AddDays((int)Math.Ceiling(days)) : condition.Seen;
+
+    /// <summary>The last of the first three days since then on which anybody wrote of the plant.</summary>
+    static DateOnly Heard(Situation now, DateOnly since)
+    {
+        var (heard, times) = (since, 0);
+        foreach (var entry in now.Journal.Entries)
+            if (entry.On > heard && times < now.Limits<AskingLimits>().Visits)
+                (heard, times) = (entry.On, times + 1);
+        return heard;
+    }
+}
+
+/// <summary>A question that is not asked today.</summary>
+/// <param name="Question">What would be asked.</param>
+/// <param name="Since">The day on which it arose.</param>
+/// <param name="Next">The day on which it is asked again; null where it is kept on the plant's page alone.</param>
+public sealed record Waiting(Advice Question, DateOnly Since, DateOnly? Next);
+
+/// <summary>Rule L5: how often a question without an answer is asked again.</summary>
+[Rule("L5", "how a question without an answer grows quiet")]
+public sealed record AskingLimits(
+    [Limit("days", 1, 4, "so long an asking stands on the Round")] int Stands,
+    [Limit("days", 4, 60, "from the first asking to the second")] int Second,
+    [Limit("days", 7, 365, "from the second asking to the last, and between those of what sleeps")] int Third,
+    [Limit("days", 1, 10, "so many days on which something else was written of the plant ask anew")] int Visits
+);

@@ -1,0 +1,135 @@
+using BudClock.Core.Culture;
+
+namespace BudClock.Core.States;
+
+/// <summary>
+/// Something that begins, goes on and ends: a pest case, a wound, scorched leaves, a place to get used to. One file a state; it says what
+/// opens it, what ends it and when it lapses, and no rule keeps a version of its own (rules L1, L3 and L4).
+/// </summary>
+/// <remarks>A class that derives from it is a state: there is no list to add it to. It needs a constructor without parameters.</remarks>
+public abstract class State
+{
+    EntryKind[]? kinds;
+
+    /// <summary>What it is called, as a clause: "scorched leaves".</summary>
+    public abstract string Name { get; }
+
+    /// <summary>What it is a state of, and goes no further than.</summary>
+    public virtual Subject Of => Subject.Plant;
+
+    /// <summary>What opens it, and what opens it anew while it goes on.</summary>
+    public abstract IReadOnlyList<Mark> Opens { get; }
+
+    /// <summary>What is done or seen while it goes on, and is kept with it.</summary>
+    public virtual IReadOnlyList<Mark> Meets => [];
+
+    /// <summary>Every entry that ends it, and every showing of the plant that does.</summary>
+    public abstract IReadOnlyList<Mark> Ends { get; }
+
+    /// <summary>What holds when it has ended, as a sentence.</summary>
+    public abstract string Afterwards { get; }
+
+    /// <summary>How long after its newest sign it lapses by itself, days; null where it never does.</summary>
+    public virtual int? Lasts(CultureSheet sheet) => null;
+
+    /// <summary>The span after one more entry of <see cref="Meets"/>.</summary>
+    protected virtual Span Met(Span open, Entry entry) => open with { Since = [.. open.Since, entry] };
+
+    /// <summary>The span after one more sign while it goes on.</summary>
+    protected virtual Span Again(Span open, Entry sign, CultureSheet sheet) => open with { Sign = sign };
+
+    /// <summary>The span after an entry that ends it; one that is only half of an end keeps it open.</summary>
+    protected virtual Span Ended(Span open, Entry end, CultureSheet sheet) => open with { End = end };
+
+    /// <summary>Every span of the journal, oldest first; the last one may be open.</summary>
+    public IReadOnlyList<Span> Read(PlantJournal journal, CultureSheet sheet, DateOnly today)
+    {
+        List<Span>? spans = null;
+        foreach (var entry in journal.Of(kinds ??= Kinds()))
+            Next(spans ??= [], entry, sheet);
+        if (spans is not [.., { Open: true } last])
+            return spans ?? [];
+        spans[^1] = Lapsed(last, sheet, today);
+        return spans;
+    }
+
+    void Next(List<Span> spans, Entry entry, CultureSheet sheet)
+    {
+        if (spans is [.., { Open: true } going] && Lapsed(going, sheet, entry.On) is { Open: false } gone)
+            spans[^1] = gone;
+        var open = spans is [.., { Open: true } last] ? last : null;
+        if (Fits(Opens, entry))
+        {
+            if (open is null)
+                spans.Add(new(this, entry, entry, [], null, null));
+            else
+                spans[^1] = Again(open, entry, sheet);
+        }
+        else if (open is not null && Fits(Ends, entry))
+            spans[^1] = Ended(open, entry, sheet);
+        else if (open is not null && Fits(Meets, entry))
+            spans[^1] = Met(open, entry);
+    }
+
+    Span Lapsed(Span open, CultureSheet sheet, DateOnly today) =>
+        Lasts(sheet) is { } days && open.Newest.On.AddDays(days) is var end && end <= today ? open with { LapsedOn = end } : open;
+
+    static bool Fits(IReadOnlyList<Mark> marks, Entry entry)
+    {
+        foreach (var mark in marks)
+            if (mark.Fits(entry))
+                return true;
+        return false;
+    }
+
+    EntryKind[] Kinds() => [.. Opens.Concat(Meets).Concat(Ends).Select(mark => mark.Kind).Distinct()];
+}
+
+/// <summary>What a state belongs to.</summary>
+public enum Subject
+{
+    /// <summary>The plant as a whole.</summary>
+    Plant,
+
+    /// <summary>One growth, spike, leaf or root flush.</summary>
+    Organ,
+
+    /// <summary>Its pot and what is in it.</summary>
+    Pot,
+
+    /// <summary>Where it stands.</summary>
+    Place,
+}
+
+/// <summary>One form of entry that opens, meets or ends a state.</summary>
+/// <param name="Words">As a grower would say it, as a clause: "leaves seen firm".</param>
+/// <param name="When">What else has to be true of the entry; null for nothing.</param>
+public sealed record Mark(EntryKind Kind, string Words, Func<Entry, bool>? When = null)
+{
+    /// <summary>Whether an entry is of this form.</summary>
+    public bool Fits(Entry entry) => entry.Kind == Kind && When?.Invoke(entry) != false;
+
+    /// <summary>An entry of one of these states: leaves firm.</summary>
+    public static Mark Of(EntryKind kind, string words, params string[] states) => new(kind, words, entry => states.Contains(entry.Text));
+
+    /// <summary>An entry whose words say one of these facts.</summary>
+    public static Mark Saying(EntryKind kind, string words, SaidFacts fact) => new(kind, words, entry => (entry.Said.Facts & fact) != 0);
+
+    /// <summary>A number above nothing.</summary>
+    public static Mark Some(EntryKind kind, string words) => new(kind, words, entry => entry.Amount is { InBase: > 0 });
+}
+
+/// <summary>A state from its opening to its end.</summary>
+/// <param name="Opened">The entry that opened it.</param>
+/// <param name="Sign">The newest sign of it.</param>
+/// <param name="Since">What was done or seen since the newest sign, oldest first.</param>
+/// <param name="End">The entry that ended it; null where none did.</param>
+/// <param name="LapsedOn">The day on which it lapsed by itself; null where it did not.</param>
+public sealed record Span(State State, Entry Opened, Entry Sign, IReadOnlyList<Entry> Since, Entry? End, DateOnly? LapsedOn)
+{
+    /// <summary>It goes on.</summary>
+    public bool Open => End is null && LapsedOn is null;
+
+    /// <summary>The newest entry that speaks of it.</summary>
+    public Entry Newest => Since is [.., var last] ? last : Sign;
+}
