@@ -1,5 +1,6 @@
-using BudClock.Core.Culture;
 using BudClock.Core.Culture.Limits;
+using BudClock.Core.Culture;
+using BudClock.Core.States;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -96,10 +97,7 @@ public sealed record Sleep(SleepKind Kind, DateOnly? Since, string Rests, string
     static bool JustPlanted(Situation now) => now.Journal.Last(Planted, Stored, Lifted, LeavesGone)?.Kind == Planted;
 
     /// <summary>The grower's own order holds at any date (rule D1), until it grows again.</summary>
-    static DateOnly? Ordered(Situation now) =>
-        now.Journal.Last(ProgrammeStarted) is { } order && order.Said.Has(SaidFacts.ToRest) && !(Shown(now)?.On > order.On)
-            ? order.On
-            : null;
+    static DateOnly? Ordered(Situation now) => now.In<OrderedRest>()?.Sign.On;
 
     /// <summary>The season in which its kind goes to rest: by its year, by the day's length, or by cool nights in a falling year.</summary>
     public static bool InSeason(Situation now, DateOnly? on = null)

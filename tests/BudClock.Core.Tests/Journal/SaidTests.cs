@@ -40,7 +40,7 @@ public class SaidTests
     [InlineData("watered", "half a mouthful", "share 0.5")]
     [InlineData("watered", "by the spoon", "")]
     [InlineData("moved", "out into full sun", "full-sun out")]
-    [InlineData("moved", "indoors", "indoors")]
+    [InlineData("moved", "indoors", "indoors covered")]
     [InlineData("stored", "in the pot", "in-the-pot")]
     [InlineData("lifted", "to the store", "to-store")]
     [InlineData("rinsed", "aphids off the leaves", "leaf-rinse")]

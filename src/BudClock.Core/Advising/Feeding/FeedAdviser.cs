@@ -4,6 +4,7 @@ using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 using BudClock.Core.Mixing;
+using BudClock.Core.States;
 
 namespace BudClock.Core.Advising.Feeding;
 
@@ -116,8 +117,8 @@ public sealed class FeedAdviser : IAdviser
 
     static (double Days, string Why) Days(Situation now, BottleChoice bottle, Entry last)
     {
-        if (last.Said.Has(SaidFacts.SlowRelease))
-            return (now.Limits<FeedRhythmLimits>().SlowRelease, ", slow release, which lasts");
+        if (now.In<SlowlyFed>() is { } slow)
+            return (now.Limits<FeedRhythmLimits>().SlowRelease + (slow.Sign.On.DayNumber - last.On.DayNumber), ", slow release, which lasts");
         if (bottle.Bottle == Bottles.Recovery)
             return (now.Limits<FeedRhythmLimits>().Seldom, ", seldom while roots are few");
         if (now.School(FeedStrength.Question) is { Chosen.Name: FeedStrength.EachWatering })

@@ -31,6 +31,7 @@ public static class SecondLooks
         return
             now
                 .Journal.Of(Flagged, Repotted, Divided, Moved, Treated, RecipeSet)
+                .Where(change => Asks(now, change))
                 .Select(change => Plant(now, change))
                 .Where(flag => now.Today <= flag.To.AddDays(now.Limits<SecondLookLimits>().Asked) && !looks.Any(look => look >= flag.From))
                 .MinBy(flag => flag.From)
@@ -40,6 +41,21 @@ public static class SecondLooks
                 Rows = Compare(now, next.Change.On),
             }
             : null;
+    }
+
+    /// <summary>
+    /// Of pests and rot their own case asks; what sleeps shows nothing; and what has made a leaf, a growth, a root or a spike since has
+    /// answered by itself (rule L4).
+    /// </summary>
+    static bool Asks(Situation now, Entry change)
+    {
+        if (change.Kind == Treated)
+            return now.Pests is null && now.Rot is null;
+        if (change.Kind == Flagged || change.Kind == RecipeSet)
+            return true;
+        var shown = change.On.AddDays(now.Limits<SecondLookLimits>().WaterFrom);
+        return !now.Resting
+            && now.Journal.FirstSince(shown, GrowthStarted, LeafStarted, RootsStarted, SpikeStarted, BloomOpened) is null;
     }
 
     /// <summary>A limp plant over a dry pot that was soaked: firm within about two hours; limp the next day is the roots.</summary>
