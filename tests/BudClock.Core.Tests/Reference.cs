@@ -14,6 +14,16 @@ static class Reference
         return folder.FullName;
     }
 
+    /// <summary>A page of the docs that is printed by a test, and fails it when it was out of date.</summary>
+    public static void Printed(string name, string page)
+    {
+        var file = Path.Combine(Repository(), "docs", name);
+        var before = File.Exists(file) ? File.ReadAllText(file) : "";
+        if (before != page && !Specimens.Mutating)
+            File.WriteAllText(file, page);
+        Assert.True(before == page, $"docs/{name} was out of date and has been printed anew: read it as a grower would, then commit it.");
+    }
+
     public static IEnumerable<string[]> Rows(string file) =>
         File.ReadLines(Path.Combine(AppContext.BaseDirectory, "Reference", file)).Skip(1).Select(line => line.Split(','));
 

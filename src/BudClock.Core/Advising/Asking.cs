@@ -29,14 +29,12 @@ public static class Asking
         return waiting is null ? new(settled, []) : new(Judgement.InOrder(settled.SelectMany(advice => Said(advice, waiting))), waiting);
     }
 
-    /// <summary>
-    /// What waits stands among what is held back, so that nobody misses what is not known. Water is never held back for want of an answer.
-    /// </summary>
+    /// <summary>What waits stands among what is held back, so that nobody misses what is not known.</summary>
     static IEnumerable<Advice> Said(Advice advice, List<Waiting> waiting)
     {
         if (waiting.Find(one => one.Question == advice) is not { } waits)
             return [advice];
-        return advice.Care.AnswersWater() || advice.Topic == Topics.Measure
+        return Silent(advice)
             ? []
             :
             [
@@ -49,6 +47,9 @@ public static class Asking
                 },
             ];
     }
+
+    /// <summary>Nothing is said of it while it waits: water is not held back for want of an answer, and a ruler orders nothing.</summary>
+    internal static bool Silent(Advice question) => question.Care.AnswersWater() || question.Topic == Topics.Measure;
 
     /// <summary>The day on which it is asked next, today included; null where it is kept on the plant's page alone.</summary>
     static DateOnly? Next(Situation now, Advice advice)
@@ -67,21 +68,39 @@ public static class Asking
         return asked > now.Today ? asked : now.Today;
     }
 
-    /// <summary>The day on which what it rests on came to be, or ran out.</summary>
+    /// <summary>
+    /// The day on which what it rests on came to be, or ran out. Readings of a place go on by themselves: what rests on them alone arises
+    /// with each month, and when somebody writes of the plant.
+    /// </summary>
     static DateOnly Arose(Situation now, Advice advice)
     {
         if ((advice.Since ?? (advice.Due < now.Today ? advice.Due : null)) is { } given)
             return given < now.Today ? given : now.Today;
         DateOnly? newest = null;
         foreach (var condition in advice.Conditions)
-            if (Began(condition) is { } day && day <= now.Today && !(day <= newest))
+            if (Began(condition) is { } day && day <= now.Today && !(day <= newest) && (IsCount(condition) || Wrote(now, day)))
                 newest = day;
-        return newest ?? (now.Journal.Entries is [.., { } last] ? last.On : now.Today);
+        if (newest is { } arose)
+            return arose;
+        var month = new DateOnly(now.Today.Year, now.Today.Month, 1);
+        return now.Journal.Entries is [.., { } last] && last.On > month ? last.On : month;
+    }
+
+    static bool IsCount(Condition condition) => condition is { Unit: "days", Need.Number: not null };
+
+    static bool Wrote(Situation now, DateOnly day)
+    {
+        foreach (var entry in now.Journal.Entries)
+            if (entry.On == day)
+                return true;
+        return false;
     }
 
     /// <summary>Days that had to pass have passed since what they were counted from; anything else began when it was seen.</summary>
     static DateOnly? Began(Condition condition) =>
-        condition is { Unit: "days", Need.Number: { } days, Seen: { } from } ? from.AddDays((int)Math.Ceiling(days)) : condition.Seen;
+        IsCount(condition) && condition is { Need.Number: { } days, Seen: { } from }
+            ? from.AddDays((int)Math.Ceiling(days))
+            : condition.Seen;
 
     /// <summary>The last of the first three days since then on which anybody wrote of the plant.</summary>
     static DateOnly Heard(Situation now, DateOnly since)

@@ -70,6 +70,9 @@ public sealed record Assessment(
     /// <summary>Questions that are not asked today, and stand on the plant's page.</summary>
     public IReadOnlyList<Waiting> Waiting { get; init; } = [];
 
+    /// <summary>Of those, what stands nowhere among what is held back: water and measuring.</summary>
+    public IReadOnlyList<Waiting> Unsaid => [.. Waiting.Where(waiting => Asking.Silent(waiting.Question))];
+
     /// <summary>What the rules came to, with every question open, whether or not it is asked today.</summary>
     public IReadOnlyList<Advice> Settled { get; init; } = [];
 

@@ -13,6 +13,7 @@ namespace BudClock.Core.Evidence;
 /// <param name="LowCm">From here down it is filled.</param>
 /// <param name="Falls">How fast it fell between two levels of this season, oldest first.</param>
 /// <param name="Refills">Days from filling to filling in this season, oldest first.</param>
+/// <param name="SeenEvery">How often its grower looks at it in this season, days, once that was done five times; null before.</param>
 /// <param name="Lasts">How long a filling lasts until its rate is known, days.</param>
 public sealed record Levels(
     EntryKind Kind,
@@ -23,7 +24,8 @@ public sealed record Levels(
     double LowCm,
     IReadOnlyList<(DateOnly On, double CmPerDay)> Falls,
     IReadOnlyList<int> Refills,
-    double Lasts = Levels.WeekDays
+    double Lasts = Levels.WeekDays,
+    int? SeenEvery = null
 )
 {
     /// <summary>What is left below this cannot be drunk, cm.</summary>
@@ -89,6 +91,7 @@ public sealed record Levels(
         var (falls, refills) = (new List<(DateOnly, double)>(), new List<int>());
         LevelSeen? level = null;
         Entry? filled = null;
+        var seenOn = new List<DateOnly>();
         foreach (var entry in journal.Entries)
         {
             if (entry.Kind == kind && Of(entry) is { } seen)
@@ -96,6 +99,8 @@ public sealed record Levels(
                 if (level is not null && seen.Cm < level.Cm && seen.On > level.On && Teaches(level.On, seen.On, season))
                     falls.Add((seen.On, (level.Cm - seen.Cm) / (seen.On.DayNumber - level.On.DayNumber)));
                 level = seen;
+                if (seen.On >= season)
+                    seenOn.Add(seen.On);
             }
             else if (Fills(entry, stands))
             {
@@ -104,8 +109,16 @@ public sealed record Levels(
                 (filled, level) = (entry, null);
             }
         }
-        return new(kind, stands, overWater, level, filled, lowCm, falls, refills, lasts);
+        return new(kind, stands, overWater, level, filled, lowCm, falls, refills, lasts, Habit(seenOn));
     }
+
+    /// <summary>Who looks again and again with an even hand has a rhythm (rule L6).</summary>
+    static int? Habit(List<DateOnly> seenOn) =>
+        seenOn.Count < LeastHabit
+            ? null
+            : (int)Math.Ceiling(seenOn.Zip(seenOn.Skip(1), (from, to) => (double)(to.DayNumber - from.DayNumber)).Median());
+
+    const int LeastHabit = 6;
 
     static bool Teaches(DateOnly from, DateOnly to, DateOnly season) => to >= season && to.DayNumber - from.DayNumber <= GapDays;
 

@@ -1,5 +1,5 @@
-using BudClock.Core.Culture.Limits;
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.States;
 using static BudClock.Core.Journal.EntryKinds;
 

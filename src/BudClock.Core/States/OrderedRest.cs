@@ -13,16 +13,16 @@ public sealed class OrderedRest : State
 
     /// <inheritdoc/>
     public override IReadOnlyList<Mark> Ends { get; } =
-        [
-            new(GrowthStarted, "a new growth"),
-            new(LeafStarted, "a new leaf"),
-            new(SummerLeaves, "summer leaves"),
-            new(SpikeStarted, "a spike shows"),
-            new(BloomOpened, "the first flower opens"),
-            new(Planted, "planted again"),
-            Mark.Of(Tuber, "the tuber sprouts", "sprouting"),
-            new(ProgrammeEnded, "the programme was given up"),
-        ];
+    [
+        new(GrowthStarted, "a new growth"),
+        new(LeafStarted, "a new leaf"),
+        new(SummerLeaves, "summer leaves"),
+        new(SpikeStarted, "a spike shows"),
+        new(BloomOpened, "the first flower opens"),
+        new(Planted, "planted again"),
+        Mark.Of(Tuber, "the tuber sprouts", "sprouting"),
+        new(ProgrammeEnded, "the programme was given up"),
+    ];
 
     /// <inheritdoc/>
     public override string Afterwards => "It is watered and fed by what it does.";

@@ -79,5 +79,5 @@ public sealed class PestsFound : State
     /// <summary>A look that found none.</summary>
     internal static bool Clears(Entry entry) => entry.Kind == Looked ? entry.Text == "better" : Clear(entry);
 
-    static bool Clear(Entry entry) => entry.Said.Has(SaidFacts.NoneSeen);
+    static bool Clear(Entry entry) => entry.Said.Has(SaidFacts.NoneSeen) || entry.Said.Has(SaidFacts.AllClear);
 }

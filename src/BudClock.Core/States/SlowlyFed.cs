@@ -18,7 +18,7 @@ public sealed class SlowlyFed : State
 
     /// <inheritdoc/>
     public override IReadOnlyList<Mark> Ends { get; } =
-        [new(Repotted, "repotted into other medium"), new(LeavesGone, "leaves gone"), new(Lifted, "lifted")];
+    [new(Repotted, "repotted into other medium"), new(LeavesGone, "leaves gone"), new(Lifted, "lifted")];
 
     /// <inheritdoc/>
     public override string Afterwards => "It has no feed left in the pot; what grows is fed in its usual rhythm.";

@@ -15,12 +15,12 @@ public sealed class Wounded : State
 
     /// <inheritdoc/>
     public override IReadOnlyList<Mark> Opens { get; } =
-        [
-            new(Repotted, "repotted"),
-            new(Divided, "divided"),
-            new(RootsLost, "roots lost"),
-            new(Treated, "cut clean while treating", entry => entry.Does.HasFlag(Effects.Wounds)),
-        ];
+    [
+        new(Repotted, "repotted"),
+        new(Divided, "divided"),
+        new(RootsLost, "roots lost"),
+        new(Treated, "cut clean while treating", entry => entry.Does.HasFlag(Effects.Wounds)),
+    ];
 
     /// <inheritdoc/>
     public override IReadOnlyList<Mark> Ends { get; } = [new(RootsStarted, "new roots show")];

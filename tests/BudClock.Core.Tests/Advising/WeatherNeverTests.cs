@@ -39,11 +39,7 @@ public class WeatherNeverTests
                     // However it is grown, a kind bears no more than the kind bears.
                     var grown = Hardiness.Of[CultureSheets.Shipped.For(plant).Name];
                     var kind = Hardiness.Of[(CultureSheets.Shipped.ForTaxon(plant.Taxon) ?? CultureSheets.Shipped.For(plant)).Name];
-                    var sheet = grown with
-                    {
-                        DangerC = Math.Max(grown.DangerC, kind.DangerC),
-                        FeedC = Math.Max(grown.FeedC, kind.FeedC),
-                    };
+                    var sheet = grown with { DangerC = Math.Max(grown.DangerC, kind.DangerC), FeedC = Math.Max(grown.FeedC, kind.FeedC) };
                     var said = Assessor.Shipped.Assess(record.Plants[0], record, Today);
                     var (own, feed) = (setting is not ("indoors" or "store"), sheet.FeedC);
                     var danger = Math.Min(sheet.DangerC, sheet.RestC ?? double.MaxValue);

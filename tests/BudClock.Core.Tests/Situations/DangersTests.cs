@@ -171,7 +171,7 @@ public class DangersTests
             }
         }
         Assert.True(silent.Count == 0, string.Join("\n", silent));
-        Printed(page.ToString());
+        Reference.Printed("dangers.md", page.ToString());
     }
 
     static string Of(Assessment said, Care care) => said.Of(care) is { } advice ? advice.Verdict.ToString() : "–";
@@ -193,18 +193,5 @@ public class DangersTests
             Entries = [.. log.Select((e, i) => e with { Logged = e.Logged.AddSeconds(i) })],
         };
         return Assessor.Shipped.Assess(plant, Around with { Place = new("here", "Here", setting), Weather = weather }, Today);
-    }
-
-    /// <summary>The page in docs is the one printed here; where it differs it is written anew, to be read.</summary>
-    static void Printed(string page)
-    {
-        var file = Path.Combine(Reference.Repository(), "docs", "dangers.md");
-        var before = File.Exists(file) ? File.ReadAllText(file) : "";
-        if (before != page && !Mutating)
-            File.WriteAllText(file, page);
-        Assert.True(
-            before == page,
-            "docs/dangers.md was out of date and has been printed anew: read it as a grower would, then commit it."
-        );
     }
 }

@@ -118,7 +118,10 @@ public sealed class FeedAdviser : IAdviser
     static (double Days, string Why) Days(Situation now, BottleChoice bottle, Entry last)
     {
         if (now.In<SlowlyFed>() is { } slow)
-            return (now.Limits<FeedRhythmLimits>().SlowRelease + (slow.Sign.On.DayNumber - last.On.DayNumber), ", slow release, which lasts");
+            return (
+                now.Limits<FeedRhythmLimits>().SlowRelease + (slow.Sign.On.DayNumber - last.On.DayNumber),
+                ", slow release, which lasts"
+            );
         if (bottle.Bottle == Bottles.Recovery)
             return (now.Limits<FeedRhythmLimits>().Seldom, ", seldom while roots are few");
         if (now.School(FeedStrength.Question) is { Chosen.Name: FeedStrength.EachWatering })

@@ -27,7 +27,8 @@ public sealed class WoundGuard : IGuard
         var (days, settles) = (now.Today.DayNumber - wound.On.DayNumber, now.Limits<WoundLimits>().Settles);
         return new(
             Verdict.Hold,
-            wound.Kind == EntryKinds.RootsLost ? $"its roots were lost {Dates.Ago(wound.On, now.Today)}"
+            wound.Kind == EntryKinds.RootsLost
+                ? $"its roots were lost {Dates.Ago(wound.On, now.Today)}"
                 : $"it was {wound.Kind.Words.ToLowerInvariant()} {Dates.Ago(wound.On, now.Today)}",
             $"plain water until the wound has settled, about {Dates.Short(wound.On.AddDays(settles))}.",
             new Condition($"days since: {wound.Kind.Words.ToLowerInvariant()}", new(days), new(settles), "days", false, wound.On)

@@ -54,8 +54,7 @@ public static class SecondLooks
         if (change.Kind == Flagged || change.Kind == RecipeSet)
             return true;
         var shown = change.On.AddDays(now.Limits<SecondLookLimits>().WaterFrom);
-        return !now.Resting
-            && now.Journal.FirstSince(shown, GrowthStarted, LeafStarted, RootsStarted, SpikeStarted, BloomOpened) is null;
+        return !now.Resting && now.Journal.FirstSince(shown, GrowthStarted, LeafStarted, RootsStarted, SpikeStarted, BloomOpened) is null;
     }
 
     /// <summary>A limp plant over a dry pot that was soaked: firm within about two hours; limp the next day is the roots.</summary>

@@ -1,7 +1,7 @@
-using BudClock.Core.Measuring;
 using System.Globalization;
 using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
+using BudClock.Core.Measuring;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Advising.Repotting;
@@ -145,7 +145,10 @@ public sealed class RepotAdviser : IAdviser
         var missed = grown > late * 2;
         var by = missed
             ? "by now they are too long. Tide over to the next growth."
-            : string.Create(CultureInfo.InvariantCulture, $"by now they are likely to be over {late:0.#} cm, which break. Measure them first.");
+            : string.Create(
+                CultureInfo.InvariantCulture,
+                $"by now they are likely to be over {late:0.#} cm, which break. Measure them first."
+            );
         var were = string.Create(CultureInfo.InvariantCulture, $"new roots were {tips.Cm:0.#} cm {Dates.Ago(tips.On, now.Today)}");
         return Say(
             missed ? Verdict.Hold : Verdict.Look,

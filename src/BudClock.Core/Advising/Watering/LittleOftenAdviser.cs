@@ -29,7 +29,9 @@ public sealed class LittleOftenAdviser : IAdviser
         var days = now.Wetness.DaysSince(now.Today);
         var low = now.Levels.Low;
         var seen = now.Levels.Level?.On;
-        var due = low is not null || !(days < every || now.Today < seen?.AddDays(every));
+        // A level that its grower looks at evenly, and that was not low, stands for the doses.
+        var again = Math.Max(every, now.Levels.SeenEvery ?? 0);
+        var due = low is not null || !(days < every || now.Today < seen?.AddDays(again));
         Condition[] conditions =
         [
             Condition.Sign("winter roots under way", roots.From),
@@ -37,7 +39,7 @@ public sealed class LittleOftenAdviser : IAdviser
         ];
         var amount = string.Create(CultureInfo.InvariantCulture, $"{dose:0} mL");
         var last = now.Wetness.LastWater?.On is { } water && !(seen > water) ? water : seen;
-        var next = last?.AddDays(every) ?? now.Today;
+        var next = last?.AddDays(last == seen ? again : every) ?? now.Today;
         var way = string.Create(CultureInfo.InvariantCulture, $"Winter roots: {dose:0} mL every {every} days, {weekly:0} mL a week");
         var advice = low is not null
             ? new Advice(

@@ -97,7 +97,8 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
         return days >= Whole(now)
             ? Look(now, $"Last watered {Dates.Ago(last.On, now.Today)}, {Usually(now)}: {Feel}.", Ground.Interval, Interval(now)) with
             {
-                Since = last.On.AddDays(Doubled(Whole(now), days)),
+                // Bare roots on a mount have nothing to draw on.
+                Danger = (now.Plant.StandsIn.Mounted || now.Plant.Pot?.Mount == true) && days <= Whole(now) * MountedAsked,
             }
             : Hold(
                 now,
@@ -159,16 +160,8 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
         return new(name, days is null ? null : new(days.Value), new(need), "days", days >= need, now.Wetness.LastWater?.On);
     }
 
-    /// <summary>
-    /// The question arises anew after twice the interval, and after twice that: the longer it is, the more it matters, and the rarer it
-    /// is asked.
-    /// </summary>
-    static int Doubled(int interval, int days)
-    {
-        while (interval * 2 <= days)
-            interval *= 2;
-        return interval;
-    }
+    /// <summary>So many times its days a mount without water is a danger; by then it was watered and nobody wrote it down.</summary>
+    const int MountedAsked = 7;
 
     int Whole(Situation now) => Math.Max(1, (int)Math.Round(Every ?? now.Interval.Days));
 
