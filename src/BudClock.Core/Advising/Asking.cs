@@ -14,6 +14,8 @@ namespace BudClock.Core.Advising;
 /// </remarks>
 public static class Asking
 {
+    static readonly EntryKind[] Turns = [EntryKinds.GrowthStarted, EntryKinds.LeafStarted, EntryKinds.RootsStarted, EntryKinds.Planted];
+
     /// <summary>What is said today, and what waits for another day.</summary>
     /// <param name="Today">In the order in which it is given.</param>
     /// <param name="Waiting">Questions that are not asked today, likewise.</param>
@@ -54,18 +56,26 @@ public static class Asking
     /// <summary>The day on which it is asked next, today included; null where it is kept on the plant's page alone.</summary>
     static DateOnly? Next(Situation now, Advice advice)
     {
-        var (limits, asked) = (now.Limits<AskingLimits>(), Heard(now, Arose(now, advice)));
-        while (now.Today >= asked.AddDays(limits.Stands))
-        {
-            // What sleeps is looked at once a month, for as long as it sleeps.
-            if (now.Resting)
-                asked = asked.AddDays(limits.Third);
-            else if (now.Today <= asked.AddDays(limits.Second))
-                return asked.AddDays(limits.Second);
-            else
-                return now.Today <= asked.AddDays(limits.Second + limits.Third) ? asked.AddDays(limits.Second + limits.Third) : null;
-        }
-        return asked > now.Today ? asked : now.Today;
+        // Of a plant of which nothing was ever written there is everything to ask.
+        if (now.Journal.Entries.Count == 0)
+            return now.Today;
+        var (limits, arose) = (now.Limits<AskingLimits>(), Arose(now, advice));
+        // With a new growth or a planting the question of water begins anew.
+        if (advice.Care.AnswersWater() && now.Journal.Last(Turns)?.On is { } turn && turn > arose)
+            arose = turn;
+        var asked = Heard(now, arose);
+        if (now.Today < asked.AddDays(limits.Stands))
+            return asked > now.Today ? asked : now.Today;
+        // What sleeps is looked at once a month, and whether it drinks is never forgotten for longer.
+        var monthly = now.Resting || advice.Care.AnswersWater();
+        if (!now.Resting && now.Today <= asked.AddDays(limits.Second))
+            return asked.AddDays(limits.Second);
+        var last = asked.AddDays(limits.Third);
+        while (monthly && now.Today >= last.AddDays(limits.Stands))
+            last = last.AddDays(limits.Third);
+        return now.Today <= last ? last
+            : monthly ? now.Today
+            : null;
     }
 
     /// <summary>
@@ -124,6 +134,6 @@ public sealed record Waiting(Advice Question, DateOnly Since, DateOnly? Next);
 public sealed record AskingLimits(
     [Limit("days", 1, 4, "so long an asking stands on the Round")] int Stands,
     [Limit("days", 4, 60, "from the first asking to the second")] int Second,
-    [Limit("days", 7, 365, "from the second asking to the last, and between those of what sleeps")] int Third,
+    [Limit("days", 7, 365, "from the first asking to the last, and between those of what sleeps")] int Third,
     [Limit("days", 1, 10, "so many days on which something else was written of the plant ask anew")] int Visits
 );

@@ -40,12 +40,22 @@ public class SeasonTests
         };
         var report = SeasonReport.Live(garden, grower, Days);
         Assert.Empty(faults.Take(5));
-        Assert.Empty(report.Lost);
+        Assert.True(report.Lost.Count == 0, Obituaries(garden, report.Lost.Count));
         Assert.Empty(report.NotBloomed);
         // The table of the full run is in docs/seasons.md; here so few come to an end that only a gross fault shows.
         var flowers = scores.Rows(garden).Where(row => row.What == "first-flower").ToList();
         Assert.True(flowers.Sum(row => row.Within) >= 0.6 * flowers.Sum(row => row.Count), string.Join("; ", flowers));
     }
+
+    /// <summary>What was written last of each plant that was lost, so that a loss says how it came about.</summary>
+    static string Obituaries(SeasonGarden garden, int lost) =>
+        $"{lost} lost\n"
+        + string.Join(
+            "\n",
+            from plant in garden.Plants.Values
+            where !plant.Model.Alive
+            select $"{plant.Plant.Taxon}: {string.Join("; ", plant.Log.TakeLast(40).Select(entry => $"{entry.On:MM-dd} {entry}"))}"
+        );
 
     /// <summary>By raw entries and by what is true of the plant: no contradiction, and nothing that the evidence forbids.</summary>
     static void Check(SeasonGarden garden, Assessment said, ConcurrentBag<string> faults)

@@ -92,6 +92,7 @@ public sealed class BulbDatesAdviser : IAdviser
         ) with
         {
             LoggedAs = EntryKinds.Planted,
+            Since = plant.AddDays(-now.Limits<ForcingLimits>().Leeway),
         };
     }
 

@@ -43,7 +43,7 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
                 Ground.Sign,
                 Sign(thirst)
             ),
-            _ when wet.IsDry && !DryOnlyAsks && Care is Care.GiveWater && now.BareShoot is not null => Waking(now),
+            _ when wet.IsDry && !DryOnlyAsks && Care is Care.GiveWater && Below(now) => Waking(now),
             _ when wet.IsDry && !DryOnlyAsks => Do(now, $"Medium dry {Dates.Ago(wet.Felt!.On, now.Today)}", Dry(now)),
             ThirstKind.Forgotten => Look(
                 now,
@@ -57,6 +57,11 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
             _ => ByInterval(now),
         };
     }
+
+    /// <summary>Planted, and nothing has come up yet.</summary>
+    static bool Below(Situation now) =>
+        now.BareShoot is { } planted
+        && now.Journal.FirstSince(planted.On.AddDays(1), EntryKinds.GrowthStarted, EntryKinds.GrowthHeight) is null;
 
     /// <summary>A bare tuber or corm drinks little: damp is enough until its leaves come.</summary>
     Advice Waking(Situation now)
