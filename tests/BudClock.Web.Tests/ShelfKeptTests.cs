@@ -130,14 +130,14 @@ public sealed class ShelfKeptTests : IAsyncLifetime
     {
         var site = await Site.ReadAsync();
         using var json = System.Text.Json.JsonDocument.Parse(
-            await site.Http.GetStringAsync("/api/plants/STR-07/advice", TestContext.Current.CancellationToken)
+            await site.Http.GetStringAsync("/api/plants/HOY-02/advice", TestContext.Current.CancellationToken)
         );
         var feed = json
             .RootElement.GetProperty("advice")
             .EnumerateArray()
             .Single(advice => advice.GetProperty("topic").GetString() == "feed");
         Assert.Equal(
-            ("do", "F4", "bloom", "25 % of the label"),
+            ("do", "F4", "bloom", "50 % of the label"),
             (
                 feed.GetProperty("verdict").GetString(),
                 feed.GetProperty("rule").GetString(),

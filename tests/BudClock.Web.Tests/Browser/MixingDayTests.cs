@@ -191,7 +191,7 @@ public class MixingDayTests
         using var browser = new Chromium(site.Address).Open("/mixing/salts");
         browser.Sees(".shelf", "flush from the top with plain water");
         browser.Click("button[aria-label='Flushed CAT-01']");
-        browser.Sees("#said", "Logged on CAT-01: Rinsed");
+        browser.Sees("#said", "Logged on CAT-01: Flushed");
         browser.Open("/mixing/salts");
         browser.Find(".shelf");
         Assert.DoesNotContain("flush from the top", browser.Words(".shelf"));

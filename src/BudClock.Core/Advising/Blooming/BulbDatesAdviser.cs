@@ -92,7 +92,7 @@ public sealed class BulbDatesAdviser : IAdviser
         ) with
         {
             LoggedAs = EntryKinds.Planted,
-            Since = plant.AddDays(-now.Limits<ForcingLimits>().Leeway),
+            Since = now.Today >= plant ? plant : plant.AddDays(-now.Limits<ForcingLimits>().Leeway),
         };
     }
 

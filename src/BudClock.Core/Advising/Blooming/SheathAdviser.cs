@@ -31,7 +31,8 @@ public sealed class SheathAdviser : IAdviser
                     ? $"A sheath since {Dates.Near(sheath.Sign.On, now.Today)}, and nothing shows"
                     : $"Its sheath was brown {Dates.Ago(brown.On, now.Today)}"
             )
-                + ": hold a light behind it. A shadow is a bud, and the sheath is opened carefully; without one it stays empty, which is normal.",
+                + ": hold a light behind it. A shadow is a bud, and the sheath is opened carefully; without one it stays empty, which is "
+                + "normal.",
             [new("days since the sheath showed", new(days), new(look), "days", days >= look, sheath.Sign.On)]
         )
         {

@@ -38,7 +38,7 @@ public sealed class ColdGuard : IGuard
                 Verdict.Look,
                 words,
                 now.Programme is { State: RunState.Running, Now.Step.Measure: CoolNights }
-                    ? "that is what its cool nights are for. It stays dry; a little water only where the pot is light and the leaf gives way."
+                    ? "that is what its cool nights are for. It stays dry; a little water only where the pot is light and leaves give way."
                     : "cold and wet is what rots roots. Warmer first; a little water only where the pot is light and the leaf gives way.",
                 condition
             );

@@ -22,7 +22,8 @@ public sealed class DraughtAdviser : IAdviser
             Verdict.Look,
             now.Today,
             (lost is null ? "It is in spike" : $"Buds were lost {Dates.Ago(lost.On, now.Today)}")
-                + ", and draughts are on record for its place: does air stream over it from a vent, a heater or a door? Turn the stream away, "
+                + ", and draughts are on record for its place: does air stream over it from a vent, a heater or a door? Turn the stream "
+                + "away, "
                 + "or move it out of it in one step, without turning it.",
             [
                 Condition.Known("draughts at its place", new("yes"), null, since),

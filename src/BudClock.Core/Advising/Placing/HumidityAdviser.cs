@@ -28,8 +28,9 @@ public sealed class HumidityAdviser : IAdviser
             now.Today,
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"{(crisp is null ? "" : $"Its tips went crisp {Dates.Ago(crisp.On, now.Today)}. ")}The air has been at {humidity.Value:0} % humidity, and it likes {least:0} % or more: stand it closer to others, over "
-                    + $"wet pebbles, or mist the air around it."
+                $"{(crisp is null ? "" : $"Its tips went crisp {Dates.Ago(crisp.On, now.Today)}. ")}The air has been at "
+                    + $"{humidity.Value:0} % humidity, and it likes {least:0} % or more: stand it closer to others, over wet pebbles, or "
+                    + $"mist the air around it."
             ),
             [Condition.AtLeast("humidity", humidity, least, "%")]
         );

@@ -65,7 +65,7 @@ public sealed class HeldBackAdviser : IKeepsRest
                 Care.Wake,
                 Verdict.Do,
                 now.Today,
-                $"It sprouted in its store {Dates.Ago(sprout.On, now.Today)}: plant it now, in the light; kept longer it loses its flowers.",
+                $"It sprouted in its store {Dates.Ago(sprout.On, now.Today)}: plant it now, in the light, or it loses its flowers.",
                 [Condition.Sign("sprouting", sprout.On)]
             )
             {

@@ -2,7 +2,7 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Vessels;
 
-/// <summary>Rule W9: a medium that stays dry over a reservoir that holds water: the wick lifts no more, or the medium has come away.</summary>
+/// <summary>Rule W9: a medium that stays dry over a reservoir that holds water, since the wick lifts no more.</summary>
 /// <remarks>More water below does not help; wetting it from above once does.</remarks>
 public sealed class WickAdviser : IAdviser
 {

@@ -112,6 +112,9 @@ public sealed class FirstSoakAdviser : IAdviser
                 Verdict = Verdict.Look,
                 Due = now.Today,
                 Reason = $"{have} on {Dates.Short(longest.On)}; on the trend they are long enough by now. Measure.",
+                Since = projection.Likely,
+                // Its first water waits for nothing else: for the weeks in which the trend still says something it is asked.
+                Danger = now.Today < longest.On.AddDays(now.Ages.Roots),
             };
         return advice with { Reason = projection?.InWords() is { } when ? $"{have}; on the trend {when}." : $"{have}." };
     }

@@ -29,7 +29,7 @@ public sealed record StoreRow(Assessment Plant, RestState Rest, Verdict? Asks, s
     {
         if (plant.Situation is not { Rest: { } rest } now || (rest.Stored is null && place?.Setting != "store"))
             return null;
-        var asking = plant.Advice.Where(a => a.Verdict is not Verdict.Hold).MinBy(a => a.Verdict);
+        var asking = plant.Settled.Where(a => a.Verdict is not Verdict.Hold).MinBy(a => a.Verdict);
         var tuber = now.Sheet.Signs.Any(sign => sign.Kind == EntryKinds.Tuber);
         return new(
             plant,
