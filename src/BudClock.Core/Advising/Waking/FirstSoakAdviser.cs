@@ -23,8 +23,14 @@ public sealed class FirstSoakAdviser : IAdviser
         if (now.DryRest.Asleep)
             yield return Asleep(now);
         else if (now.DryRest.Waking)
-            yield return FirstWater.WayFor(now).On(Waking(now, Gate(now)));
+            yield return FirstWater.WayFor(now).On(Waking(now, Gate(now))) with
+            {
+                Danger = Presses(now),
+            };
     }
+
+    /// <summary>Its first water waits for nothing else: for as long as the roots that were measured tell of today it is asked.</summary>
+    static bool Presses(Situation now) => now.NewRoots.Longest is { } longest && now.Today < longest.On.AddDays(now.Ages.Roots);
 
     Advice Waking(Situation now, Conditions gate)
     {
@@ -112,9 +118,6 @@ public sealed class FirstSoakAdviser : IAdviser
                 Verdict = Verdict.Look,
                 Due = now.Today,
                 Reason = $"{have} on {Dates.Short(longest.On)}; on the trend they are long enough by now. Measure.",
-                Since = projection.Likely,
-                // Its first water waits for nothing else: for the weeks in which the trend still says something it is asked.
-                Danger = now.Today < longest.On.AddDays(now.Ages.Roots),
             };
         return advice with { Reason = projection?.InWords() is { } when ? $"{have}; on the trend {when}." : $"{have}." };
     }
