@@ -76,13 +76,7 @@ public sealed class FeedAdviser : IAdviser
     /// <summary>Fed at each of its last waters: the next is plain and right through, so that no salt stays; null where one was.</summary>
     Advice? PlainFirst(Situation now)
     {
-        var (fed, days) = (0, now.Journal.Waterings.Concat(now.Journal.Of(EntryKinds.Fed)).Select(e => e.On).Distinct().OrderDescending());
-        foreach (var day in days)
-        {
-            if (!now.Journal.Of(EntryKinds.Fed).Any(e => e.On == day) || Flushes.Last(now)?.On >= day)
-                break;
-            fed++;
-        }
+        var fed = FedInARow(now);
         var most = now.Limits<FeedRhythmLimits>().PlainAfter;
         return fed < most || now.Levels.OverWater
             ? null
@@ -93,6 +87,25 @@ public sealed class FeedAdviser : IAdviser
                     + "the next.",
                 new("waters with feed in a row", new(fed), new(most), "at most", false, now.Journal.Last(EntryKinds.Fed)!.On)
             );
+    }
+
+    /// <summary>Days on which it was watered and fed, back to the last one without feed, or the last flush.</summary>
+    static int FedInARow(Situation now)
+    {
+        var (entries, flushed, fed) = (now.Journal.Entries, Flushes.Last(now)?.On, 0);
+        for (var i = entries.Count - 1; i >= 0 && !(entries[i].On <= flushed); )
+        {
+            var (day, feeds, wets) = (entries[i].On, false, false);
+            for (; i >= 0 && entries[i].On == day; i--)
+            {
+                feeds |= entries[i].Kind == EntryKinds.Fed;
+                wets |= entries[i].IsWatering;
+            }
+            if (wets && !feeds)
+                break;
+            fed += feeds ? 1 : 0;
+        }
+        return fed;
     }
 
     Advice InRhythm(Situation now, BottleChoice bottle, Entry last)
