@@ -97,9 +97,19 @@ public sealed class Site : IAsyncDisposable
         var folder = again ?? Directory.CreateTempSubdirectory("bud-clock-");
         if (options.Demo && again is null)
             Copy(await Demo.Value, folder.FullName);
-        var app = await Server.BuildAsync(options with { Port = 0, DataFolder = folder.FullName, DemoDays = DemoDays });
+        // Near midnight the garden's day is another than the machine's: tests begin at noon, whatever the hour.
+        var time = options.Time == TimeProvider.System || options.Time is null ? new FromNoon() : options.Time;
+        var app = await Server.BuildAsync(options with { Time = time, Port = 0, DataFolder = folder.FullName, DemoDays = DemoDays });
         await app.StartAsync();
         return new(app, folder);
+    }
+
+    /// <summary>The machine's clock, put to noon of its day when it was made.</summary>
+    sealed class FromNoon : TimeProvider
+    {
+        static readonly TimeSpan Ahead = System.GetUtcNow().Date.AddHours(12) - System.GetUtcNow().UtcDateTime;
+
+        public override DateTimeOffset GetUtcNow() => System.GetUtcNow() + Ahead;
     }
 
     /// <summary>A month of weather is enough to learn from, and a year of it in every test is not.</summary>

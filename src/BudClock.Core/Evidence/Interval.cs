@@ -24,11 +24,23 @@ public sealed record Interval(Rhythm Rhythm, double Stretch, string Because)
     public static Interval Read(Situation now)
     {
         var (stretch, because) = Stretched.Read(now);
-        if (Rhythm.Read(now.Journal, now.Today, now.Around.Vpd) is { } own)
-            return new(own, stretch, because);
+        return new(Rhythm.Read(now.Journal, now.Today, now.Around.Vpd) ?? Usual(now), stretch, because);
+    }
+
+    /// <summary>
+    /// How long a watering lasts before a limp leaf can be thirst, days: what it has asked for itself, else what its kind usually takes. Who
+    /// waters daily teaches nothing of that.
+    /// </summary>
+    public static double Lasts(Situation now) =>
+        now.Interval is { Rhythm.Practised: true } practised
+            ? Math.Max(practised.Days, Usual(now).Days * practised.Stretch)
+            : now.Interval.Days;
+
+    static Rhythm Usual(Situation now)
+    {
         var (from, to, scaled) = Guide(now);
         var scale = scaled ? Scale(now) : 1;
-        return new(new((from + to) / 2 * scale, from * scale, to * scale, Own: false), stretch, because);
+        return new((from + to) / 2 * scale, from * scale, to * scale, Own: false);
     }
 
     /// <summary>The sheet's guide, and whether it is meant for any pot.</summary>

@@ -56,6 +56,8 @@ public sealed record RootsFound(RootState State, Entry? Rests, DateOnly? NoneSin
             if (Shows.Contains(entry.Kind))
             {
                 // From its reserves it pushes a growth all the same; a month later it lives by roots of its own, though few.
+                if (entry.Amount is { InBase: <= 0 })
+                    continue;
                 if (state is RootState.None && entry.On >= rests!.On.AddDays(limits.Shows))
                     (state, rests) = (RootState.Few, entry);
                 else if (state is RootState.Few && entry.On >= rests!.On.AddDays(limits.Settled))

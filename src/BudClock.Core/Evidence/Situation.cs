@@ -90,8 +90,8 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
     public Thirst Thirst =>
         thirst ??= Thirst.Read(
             this,
-            Interval.Days,
-            Interval.Rhythm.Own ? Interval.To : null,
+            Interval.Lasts(this),
+            Interval.Rhythm is { Own: true, Practised: false } ? Interval.To : null,
             Limits<ThirstLimits>().Third / 100,
             Limits<ThirstLimits>().Forgotten
         );

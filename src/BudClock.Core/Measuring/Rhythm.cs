@@ -11,6 +11,9 @@ namespace BudClock.Core.Measuring;
 /// <param name="Own">Learned from this plant's log.</param>
 public sealed record Rhythm(double Days, double From, double To, bool Own)
 {
+    /// <summary>Learned from when its grower waters, and not from when it asked: it says when to look, and nothing of thirst.</summary>
+    public bool Practised { get; init; }
+
     const int Learned = 5;
     const int LeastLearned = 3;
     const int SeasonDays = 45; // so far around the same day of another year counts as the same season
@@ -49,7 +52,7 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
         if (journal.Of(Base, Tuber).Any(e => e.On >= days[0] && e.Text is "soft" or "smelling" or "mouldy"))
             return null;
         var gaps = days.Zip(days.Skip(1), (from, to) => (double)(to.DayNumber - from.DayNumber)).TakeLast(Learned).Order().ToList();
-        return new(gaps.Median(), gaps[0], gaps[^1], Own: true);
+        return new(gaps.Median(), gaps[0], gaps[^1], Own: true) { Practised = true };
     }
 
     /// <summary>From each watering to the first sign that it asked again, oldest first.</summary>

@@ -25,6 +25,32 @@ public class WaterTests
     public void Vapour_pressure_deficit_is_what_is_missing_to_saturation(double celsius, double humidity, double kPa) =>
         Assert.Equal(kPa, Vpd.KPa(celsius, humidity), 0.005);
 
+    /// <summary>Watered again and again without a sign teaches when to look; that a limp leaf is thirst it does not teach.</summary>
+    [Theory]
+    [InlineData(1)]
+    [InlineData(2)]
+    [InlineData(3)]
+    [InlineData(5)]
+    public void Who_waters_daily_is_not_told_to_water_what_hangs_over_a_medium_that_nobody_felt(int daysAgo)
+    {
+        Entry[] daily =
+        [
+            .. Enumerable.Range(daysAgo, 12).Select(back => At(Today.AddDays(-back), EntryKinds.Watered, new Quantity(200, Unit.Ml))),
+        ];
+        var said = Assess(Lycaste([.. daily, At(Today, EntryKinds.Leaves, text: "limp")]) with { Taxon = "Hoya carnosa" });
+        Assert.True(said.Situation.Interval.Rhythm.Practised);
+        Assert.DoesNotContain(said.Settled, advice => advice is { Verdict: Verdict.Do, Topic: Topics.Water });
+    }
+
+    [Fact]
+    public void A_monthly_feed_without_a_water_on_record_is_no_row_of_fed_waters()
+    {
+        Entry[] monthly = [.. Enumerable.Range(1, 10).Select(month => At(Today.AddDays(-30 * month), EntryKinds.Fed))];
+        Assert.DoesNotContain(Assess(Lycaste(monthly) with { Taxon = "Hoya carnosa" }).Settled, advice =>
+            advice.Reason.Contains("waters: this one plain", StringComparison.Ordinal)
+        );
+    }
+
     [Fact]
     public void A_plant_teaches_its_own_interval_from_water_to_asking()
     {

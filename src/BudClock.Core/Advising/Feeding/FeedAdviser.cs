@@ -89,10 +89,13 @@ public sealed class FeedAdviser : IAdviser
             );
     }
 
-    /// <summary>Days on which it was watered and fed, back to the last one without feed, or the last flush.</summary>
+    /// <summary>
+    /// Days on which it was fed, back to the last plain water, the last flush, or a gap so long that nobody wrote down the waters between.
+    /// </summary>
     static int FedInARow(Situation now)
     {
         var (entries, flushed, fed) = (now.Journal.Entries, Flushes.Last(now)?.On, 0);
+        var next = now.Today;
         for (var i = entries.Count - 1; i >= 0 && !(entries[i].On <= flushed); )
         {
             var (day, feeds, wets) = (entries[i].On, false, false);
@@ -103,7 +106,11 @@ public sealed class FeedAdviser : IAdviser
             }
             if (wets && !feeds)
                 break;
-            fed += feeds ? 1 : 0;
+            if (!feeds)
+                continue;
+            if (next.DayNumber - day.DayNumber > now.Limits<FeedRhythmLimits>().Racing)
+                break;
+            (next, fed) = (day, fed + 1);
         }
         return fed;
     }

@@ -23,11 +23,10 @@ public sealed class DraughtAdviser : IAdviser
             now.Today,
             (lost is null ? "It is in spike" : $"Buds were lost {Dates.Ago(lost.On, now.Today)}")
                 + ", and draughts are on record for its place: does air stream over it from a vent, a heater or a door? Turn the stream "
-                + "away, "
-                + "or move it out of it in one step, without turning it.",
+                + "away, or move the plant out of it in one step, without turning it.",
             [
                 Condition.Known("draughts at its place", new("yes"), null, since),
-                Condition.Known(spike.Kind is LaneKind.Bloom ? "in bloom" : "in spike", new("seen"), null, lost?.On ?? spike.From),
+                Condition.Known(lost is null ? "in spike" : "buds lost", new("seen"), null, lost?.On ?? spike.From),
             ]
         );
     }

@@ -25,7 +25,10 @@ public sealed class LightAdviser : IAdviser
                 ? move
                 : null;
         if (leaves.Text == "scorched")
-            yield return Burnt(now, leaves, moved, seen);
+        {
+            if (now.Last<Scorched>() is { Open: true } or { End.Kind.Name: "moved" })
+                yield return Burnt(now, leaves, moved, seen);
+        }
         else if (now.Pests is not { Open: true })
             yield return Pale(now, leaves, moved, seen);
     }

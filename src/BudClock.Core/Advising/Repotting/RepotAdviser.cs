@@ -133,8 +133,7 @@ public sealed class RepotAdviser : IAdviser
                 Since = tips.On,
                 Reason = string.Create(
                     CultureInfo.InvariantCulture,
-                    $"{wanted.Words}, and new roots were {tips.Cm:0.#} cm {Dates.Ago(tips.On, now.Today)}: now or not before the next "
-                        + $"growth; longer ones break."
+                    $"{wanted.Words}, and {Tips(now, tips)}: now or not before the next growth; longer ones break."
                 ),
             };
     }
@@ -149,10 +148,9 @@ public sealed class RepotAdviser : IAdviser
                 CultureInfo.InvariantCulture,
                 $"by now they are likely to be over {late:0.#} cm, which break. Measure them first."
             );
-        var were = string.Create(CultureInfo.InvariantCulture, $"new roots were {tips.Cm:0.#} cm {Dates.Ago(tips.On, now.Today)}");
         return Say(
             missed ? Verdict.Hold : Verdict.Look,
-            $"{wanted.Words}, and {were}: {by}",
+            $"{wanted.Words}, and {Tips(now, tips)}: {by}",
             wanted.Evidence,
             new("new roots", new(tips.Cm), new(late), "cm at most", false, tips.On)
         ) with
@@ -160,6 +158,11 @@ public sealed class RepotAdviser : IAdviser
             Since = now.Today.AddDays(-(int)((grown - late) / Rate(now))),
         };
     }
+
+    static string Tips(Situation now, Measurement tips) =>
+        tips.Cm > 0
+            ? string.Create(CultureInfo.InvariantCulture, $"new roots were {tips.Cm:0.#} cm {Dates.Ago(tips.On, now.Today)}")
+            : $"new root tips showed {Dates.Ago(tips.On, now.Today)}";
 
     /// <summary>How fast its roots grow, cm a day: its own last measurements, else what is usual.</summary>
     static double Rate(Situation now) =>

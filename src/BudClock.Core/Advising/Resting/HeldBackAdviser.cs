@@ -71,7 +71,8 @@ public sealed class HeldBackAdviser : IKeepsRest
             {
                 Because = $"It sprouted in its store {Dates.Ago(sprout.On, now.Today)}",
             };
-        if (weeks < keeps)
+        // One that is held for a date has a planting day of its own.
+        if (weeks < keeps || now.HeldBack)
             return null;
         var last = now.Today.DayOfYear <= now.Limits<ForcingLimits>().Last;
         return new(

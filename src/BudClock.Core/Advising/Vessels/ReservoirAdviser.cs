@@ -40,12 +40,12 @@ public sealed class ReservoirAdviser : IAdviser
                 "top up",
                 Condition.Sign("reservoir low", low.On)
             );
-        if (now.Thirst is { Kind: ThirstKind.Unfelt or ThirstKind.Forgotten, Sign: { } unseen })
+        if (now.Thirst is { Kind: ThirstKind.Unfelt or ThirstKind.Forgotten, Sign: { } unseen } && !(levels.LastKnown?.On >= unseen.On))
             return Say(
                 Verdict.Look,
                 Ground.Sign,
                 now.Today,
-                $"Leaves {unseen.Text} {Dates.Ago(unseen.On, now.Today)}, and nobody saw the level since",
+                $"{Sentence.Capital(now.Thirst.Words)} {Dates.Ago(unseen.On, now.Today)}, and nobody saw the level since",
                 "look at the reservoir first: low is thirst, and it is filled; full points to the roots",
                 Condition.Sign(now.Thirst.Words, unseen.On)
             );
@@ -54,7 +54,7 @@ public sealed class ReservoirAdviser : IAdviser
                 Verdict.Do,
                 Ground.Sign,
                 now.Today,
-                $"Leaves {sign.Text} {Dates.Ago(sign.On, now.Today)}",
+                $"{Sentence.Capital(now.Thirst.Words)} {Dates.Ago(sign.On, now.Today)}",
                 "top up",
                 Condition.Sign(now.Thirst.Words, sign.On)
             );
