@@ -47,6 +47,17 @@ static class Acts
         "leave-alone",
     ];
 
+    /// <summary>What cannot both be done to a plant on one day.</summary>
+    public static readonly (string[] One, string[] Other)[] Exclusive =
+    [
+        (Wets, ["take-water-away", "let-rest", "store", "lift", "take-out"]),
+        (["bring-in"], ["cool"]),
+        (["lighten"], ["shelter"]),
+        (["feed"], ["flush"]),
+        (["wake"], ["let-rest", "store", "lift"]),
+        (["repot", "divide"], ["leave-alone"]),
+    ];
+
     /// <summary>Whether one of some acts is ordered.</summary>
     public static bool Does(this Assessment said, params string[] acts) =>
         said.Settled.Any(advice => advice.Verdict is Verdict.Do && acts.Contains(advice.Care.Facts().Name));

@@ -29,6 +29,8 @@ public partial class ArchitectureTests
         "Measuring",
         "Programmes",
         "States",
+        "States.Habits",
+        "States.LookingAgain",
         "Evidence",
         "Advising",
         "Advising.Watering",

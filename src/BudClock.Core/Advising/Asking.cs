@@ -1,4 +1,4 @@
-using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising;
@@ -9,8 +9,7 @@ namespace BudClock.Core.Advising;
 /// answered.
 /// </summary>
 /// <remarks>
-/// Who writes of the plant meanwhile stands before it, and is asked again that day; after three such days without an answer no more
-/// than anybody.
+/// Who writes of the plant meanwhile, without an answer, stands before it, and is asked once anew.
 /// </remarks>
 public static class Asking
 {
@@ -66,21 +65,35 @@ public static class Asking
         var asked = Heard(now, arose);
         if (now.Today < asked.AddDays(limits.Stands))
             return asked > now.Today ? asked : now.Today;
-        // What sleeps is looked at once a month, and whether it drinks is never forgotten for longer.
-        var monthly = now.Resting || advice.Care.AnswersWater();
         if (!now.Resting && now.Today <= asked.AddDays(limits.Second))
             return asked.AddDays(limits.Second);
-        var last = asked.AddDays(limits.Third);
-        while (monthly && now.Today >= last.AddDays(limits.Stands))
-            last = last.AddDays(limits.Third);
-        return now.Today <= last ? last
-            : monthly ? now.Today
+        var third = asked.AddDays(now.Resting ? limits.Monthly : limits.Third);
+        // What sleeps is looked at once a month, and whether it drinks is never forgotten for longer.
+        return now.Resting || advice.Care.AnswersWater() ? Monthly(now, third, Counted(advice) ?? asked)
+            : now.Today <= third ? third
             : null;
+    }
+
+    /// <summary>Month by month from a day that stays, so that the season, which moves the first asking, moves none of these.</summary>
+    static DateOnly Monthly(Situation now, DateOnly third, DateOnly from)
+    {
+        var limits = now.Limits<AskingLimits>();
+        while (from < third || now.Today >= from.AddDays(limits.Stands))
+            from = from.AddDays(limits.Monthly);
+        return now.Today <= from ? from : now.Today;
+    }
+
+    static DateOnly? Counted(Advice advice)
+    {
+        foreach (var condition in advice.Conditions)
+            if (IsCount(condition))
+                return condition.Seen;
+        return null;
     }
 
     /// <summary>
     /// The day on which what it rests on came to be, or ran out. Readings of a place go on by themselves: what rests on them alone arises
-    /// with each month, and when somebody writes of the plant.
+    /// when somebody writes of the plant, and a month later, and so on.
     /// </summary>
     static DateOnly Arose(Situation now, Advice advice)
     {
@@ -92,8 +105,8 @@ public static class Asking
                 newest = day;
         if (newest is { } arose)
             return arose;
-        var month = new DateOnly(now.Today.Year, now.Today.Month, 1);
-        return now.Journal.Entries is [.., { } last] && last.On > month ? last.On : month;
+        var last = now.Journal.Entries[^1].On;
+        return now.Today.AddDays(-((now.Today.DayNumber - last.DayNumber) % now.Limits<AskingLimits>().Monthly));
     }
 
     static bool IsCount(Condition condition) => condition is { Unit: "days", Need.Number: not null };
@@ -112,14 +125,13 @@ public static class Asking
             ? from.AddDays((int)Math.Ceiling(days))
             : condition.Seen;
 
-    /// <summary>The last of the first three days since then on which anybody wrote of the plant.</summary>
+    /// <summary>The first day since then on which anybody wrote of the plant; the day itself where nobody did.</summary>
     static DateOnly Heard(Situation now, DateOnly since)
     {
-        var (heard, times) = (since, 0);
         foreach (var entry in now.Journal.Entries)
-            if (entry.On > heard && times < now.Limits<AskingLimits>().Visits)
-                (heard, times) = (entry.On, times + 1);
-        return heard;
+            if (entry.On > since)
+                return entry.On;
+        return since;
     }
 }
 
@@ -128,12 +140,3 @@ public static class Asking
 /// <param name="Since">The day on which it arose.</param>
 /// <param name="Next">The day on which it is asked again; null where it is kept on the plant's page alone.</param>
 public sealed record Waiting(Advice Question, DateOnly Since, DateOnly? Next);
-
-/// <summary>Rule L5: how often a question without an answer is asked again.</summary>
-[Rule("L5", "how a question without an answer grows quiet")]
-public sealed record AskingLimits(
-    [Limit("days", 1, 4, "so long an asking stands on the Round")] int Stands,
-    [Limit("days", 4, 60, "from the first asking to the second")] int Second,
-    [Limit("days", 7, 365, "from the first asking to the last, and between those of what sleeps")] int Third,
-    [Limit("days", 1, 10, "so many days on which something else was written of the plant ask anew")] int Visits
-);

@@ -73,7 +73,8 @@ public sealed class Assessor
         var (book, proposals) = (books[now.Sheet.Name], new List<Advice>());
         foreach (var adviser in book.Advisers)
             proposals.AddRange(adviser.Advise(now));
-        return Judgement.InOrder(GoesWithWater.In(Judgement.Settle(Guards.Over(book, now, proposals)), now.Today));
+        var settled = GoesWithWater.In(Judgement.Settle(Guards.Over(book, now, proposals)), now.Today);
+        return Judgement.OneVoice(Judgement.InOrder(settled));
     }
 
     static Advice CannotSay(Exception fault, DateOnly today) =>

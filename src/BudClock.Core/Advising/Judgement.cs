@@ -33,6 +33,44 @@ public static class Judgement
     public static IReadOnlyList<Advice> Settle(IEnumerable<Advice> said) =>
         [.. said.GroupBy(advice => (advice.Topic, advice.Care.Facts().Question)).Select(Strongest)];
 
+    /// <summary>What excludes what, by what it does to a plant: of two orders, one goes ahead (rule L9).</summary>
+    static readonly (Effects One, Effects Other)[] Excludes =
+    [
+        (Effects.WetsMedium, Effects.TakesWater),
+        (Effects.Lights | Effects.Warms, Effects.Darkens),
+        (Effects.Feeds, Effects.RinsesSalt),
+        (Effects.Wakes, Effects.TakesWater | Effects.Covers | Effects.Darkens),
+    ];
+
+    /// <summary>Of two orders that cannot both be followed, the one that is given first stands, and the other waits for it.</summary>
+    public static IReadOnlyList<Advice> OneVoice(IReadOnlyList<Advice> inOrder)
+    {
+        List<Advice>? said = null;
+        for (var i = 1; i < inOrder.Count && inOrder[i].Verdict is Verdict.Do; i++)
+        for (var first = 0; first < i; first++)
+            if ((said ?? inOrder)[first].Verdict is Verdict.Do && Exclude(inOrder[first].Care, inOrder[i].Care))
+            {
+                (said ??= [.. inOrder])[i] = Waits(inOrder[i], inOrder[first]);
+                break;
+            }
+        return said is null ? inOrder : InOrder(said);
+    }
+
+    static bool Exclude(Care one, Care other) =>
+        Excludes.Any(pair => (one.Does(pair.One) && other.Does(pair.Other)) || (one.Does(pair.Other) && other.Does(pair.One)));
+
+    static Advice Waits(Advice advice, Advice first) =>
+        advice with
+        {
+            Verdict = Verdict.Hold,
+            Ground = Ground.Veto,
+            Due = null,
+            Until = null,
+            Amount = null,
+            Reason = $"{advice.Reason} But not before this: {first.Reason}",
+            Conditions = [.. advice.Conditions, .. first.Conditions],
+        };
+
     /// <summary>In the order in which it is given: Do before Look before Hold, what cannot wait first.</summary>
     public static IReadOnlyList<Advice> InOrder(IEnumerable<Advice> settled) =>
         [.. settled.OrderBy(advice => (advice.Verdict, Topic(advice.Topic), advice.Ground, advice.Care, advice.Rule), Given)];

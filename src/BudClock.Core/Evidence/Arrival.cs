@@ -1,5 +1,6 @@
 using BudClock.Core.Culture;
 using BudClock.Core.Culture.Limits;
+using BudClock.Core.States;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -29,31 +30,30 @@ public sealed record Arrival(
     public bool IsNewcomer => Day < Days;
 
     /// <summary>The arrival, or null where no day is known, or it is still to come.</summary>
-    public static Arrival? Read(Plant plant, PlantJournal journal, CultureSheet sheet, DateOnly today)
+    public static Arrival? Read(Situation now)
     {
-        var entry = journal.Last(Acquired);
-        if ((entry?.On ?? plant.Acquired) is not { } arrived || arrived > today)
+        if (now.Last<NewlyCome>() is not { Sign: { On: var arrived } entry })
             return null;
-        var found = journal.Of(Inspected).LastOrDefault(e => e.On >= arrived);
-        var limits = sheet.Limits<NewcomerLimits>();
+        var (plant, day, limits) = (now.Plant, now.Today.DayNumber - arrived.DayNumber, now.Limits<NewcomerLimits>());
+        var found = now.Journal.Of(Inspected).LastOrDefault(e => e.On >= arrived);
         return new(
             arrived,
-            today.DayNumber - arrived.DayNumber,
+            day,
             arrived.AddDays(limits.Newcomer),
-            plant.Source ?? entry?.Text,
+            plant.Source ?? entry.Text,
             found,
             plant.QuarantineUntil,
-            today.DayNumber - arrived.DayNumber <= limits.News ? Wrong(plant, journal, sheet, arrived, entry, found) : null,
+            day <= limits.News ? Wrong(plant, now.Journal, now.Sheet, arrived, entry, found) : null,
             limits.Newcomer
         );
     }
 
-    static string? Wrong(Plant plant, PlantJournal journal, CultureSheet sheet, DateOnly arrived, Entry? entry, Entry? found)
+    static string? Wrong(Plant plant, PlantJournal journal, CultureSheet sheet, DateOnly arrived, Entry entry, Entry? found)
     {
         if (journal.FirstSince(arrived, Repotted) is not null)
             return null;
         // A medium may be told with the plant, by who looked it over, or where it came from.
-        return new[] { plant.Medium, found?.Text, entry?.Text }
+        return new[] { plant.Medium, found?.Text, entry.Text }
             .Select(PottingMedium.Of)
             .Select(medium => sheet.WrongMedia.FirstOrDefault(medium.Has))
             .FirstOrDefault(part => part is not null);

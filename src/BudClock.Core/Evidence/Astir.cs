@@ -1,5 +1,6 @@
 using BudClock.Core.Culture;
 using BudClock.Core.Culture.Limits;
+using BudClock.Core.States;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -17,15 +18,16 @@ public sealed record Astir(Entry Sign, DateOnly AsleepSince)
     /// A winter rosette keeps its small leaves, so they say nothing there. Whoever wrote later that it is bare, or put it away, has
     /// answered.
     /// </remarks>
-    public static Astir? Read(PlantJournal journal, IReadOnlyList<Lane> lanes, CultureSheet sheet)
+    public static Astir? Read(Situation now)
     {
-        if (!sheet.Is(Traits.LeaflessRest) || lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Rest, Open: true }) is not { } rest)
+        if (!now.Sheet.Is(Traits.LeaflessRest) || now.In<AtRest>() is not { Opened.On: var since })
             return null;
+        var journal = now.Journal;
         var sign = journal
             .Of(Leaves, LeafCount, LeafSpan)
-            .LastOrDefault(e => e.On > rest.From.AddDays(sheet.Limits<SleepLimits>().LastLeaf) && e.Amount is not { InBase: <= 0 });
+            .LastOrDefault(e => e.On > since.AddDays(now.Limits<SleepLimits>().LastLeaf) && e.Amount is not { InBase: <= 0 });
         if (sign is null || journal.Last(LeavesGone, Lifted, Stored, WinterRosette) is { } answer && PlantJournal.IsAfter(answer, sign))
             return null;
-        return journal.Has(WinterRosette) && journal.Last(WinterRosette)!.On >= rest.From ? null : new(sign, rest.From);
+        return journal.Has(WinterRosette) && journal.Last(WinterRosette)!.On >= since ? null : new(sign, since);
     }
 }

@@ -87,7 +87,7 @@ public sealed record Levels(
         double lasts = WeekDays
     )
     {
-        var season = today.AddDays(-SeasonDays);
+        var season = SeasonOf(journal, kind, stands, today);
         var (falls, refills) = (new List<(DateOnly, double)>(), new List<int>());
         LevelSeen? level = null;
         Entry? filled = null;
@@ -110,6 +110,18 @@ public sealed record Levels(
             }
         }
         return new(kind, stands, overWater, level, filled, lowCm, falls, refills, lasts, Habit(seenOn));
+    }
+
+    /// <summary>
+    /// Counted back from when it was last seen or filled, so that days without a word unteach nothing; but what is a season old is.
+    /// </summary>
+    static DateOnly SeasonOf(PlantJournal journal, EntryKind kind, bool stands, DateOnly today)
+    {
+        var season = today.AddDays(-SeasonDays);
+        for (var i = journal.Entries.Count - 1; i >= 0 && journal.Entries[i].On >= season; i--)
+            if (journal.Entries[i] is var entry && (entry.Kind == kind || Fills(entry, stands)))
+                return entry.On.AddDays(-SeasonDays);
+        return season;
     }
 
     /// <summary>Who looks again and again with an even hand has a rhythm (rule L6).</summary>

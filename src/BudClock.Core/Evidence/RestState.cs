@@ -1,5 +1,6 @@
 using BudClock.Core.Culture;
 using BudClock.Core.Culture.Limits;
+using BudClock.Core.States;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -26,22 +27,21 @@ public sealed record RestState(
     public bool Felt => Feel is not null;
 
     /// <summary>The rest that is going on, or null.</summary>
-    public static RestState? Read(PlantJournal journal, IReadOnlyList<Lane> lanes, CultureSheet sheet, bool southern)
+    public static RestState? Read(Situation now)
     {
-        if (lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Rest, Open: true }) is not { } rest)
+        if (now.In<AtRest>() is not { Opened.On: var since })
             return null;
-        var stored = journal
-            .Of(EntryKinds.Stored, EntryKinds.Lifted)
-            .LastOrDefault(e => e.On >= rest.From.AddDays(-sheet.Limits<RestLimits>().Prepared));
-        var feel = journal.Of(Tuber, Base, Bulbs).LastOrDefault(e => e.On >= rest.From);
+        var (journal, limits) = (now.Journal, now.Limits<RestLimits>());
+        var stored = journal.Of(EntryKinds.Stored, EntryKinds.Lifted).LastOrDefault(e => e.On >= since.AddDays(-limits.Prepared));
+        var feel = journal.Of(Tuber, Base, Bulbs).LastOrDefault(e => e.On >= since);
         return new(
-            rest.From,
+            since,
             stored,
             stored is not null && !stored.Said.Has(SaidFacts.InThePot),
-            feel?.On ?? rest.From,
+            feel?.On ?? since,
             feel,
-            Waking(sheet, rest.From, southern),
-            (feel?.On ?? rest.From).AddDays((int)sheet.Limits<RestLimits>().Check)
+            Waking(now.Sheet, since, now.Around.Garden.Southern),
+            (feel?.On ?? since).AddDays((int)limits.Check)
         );
     }
 

@@ -1,4 +1,5 @@
 using BudClock.Core.Culture.Limits;
+using BudClock.Core.States;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -20,10 +21,6 @@ public enum RootState
 }
 
 /// <summary>Rule V3: has it live roots? The one answer for every rule, page and report.</summary>
-/// <remarks>
-/// The newest evidence by day decides, within a day what was written down last. Roots found dead, a count or a length of nothing,
-/// and an arrival or division without roots mean none; one to three counted, or new ones after a loss, mean few.
-/// </remarks>
 /// <param name="Rests">The entry that it rests on; null when nobody wrote of roots.</param>
 /// <param name="NoneSince">The day from which there were none, while there are none or few; null for a plant that never lost them.</param>
 /// <param name="Longest">The newest length since they were lost, cm; null when none was measured.</param>
@@ -33,100 +30,63 @@ public sealed record RootsFound(RootState State, Entry? Rests, DateOnly? NoneSin
     /// <summary>Kinds of entries that speak of roots.</summary>
     public static readonly IReadOnlyList<EntryKind> Signs = [RootsStarted, RootLength, RootCount, RootsAtBase, RootsLost];
 
-    /// <summary>What a plant without roots does not do for long: it has made some that nobody wrote of (rule L4).</summary>
-    static readonly EntryKind[] Shows = [GrowthHeight, LeafStarted, SpikeStarted, SpikeLength, Buds, BloomOpened, Blooms];
-
-    static readonly EntryKind[] Told = [.. Signs, .. Shows, Acquired, Inspected, Divided, Repotted];
-
     static readonly string[] Rootless = ["cutting", "leaf", "corm"];
 
     /// <summary>No live root, and no cutting that is about to make its first.</summary>
     public bool Dead => State is RootState.None && !Unrooted;
 
-    /// <summary>Reads the roots from a journal.</summary>
-    /// <param name="limits">How many are few, and how long a cutting, leaf or corm may take to its first roots.</param>
-    /// <param name="strongCm">New roots this long count as before the loss.</param>
-    public static RootsFound Read(Plant plant, PlantJournal journal, DateOnly today, RootLimits limits, double strongCm)
+    /// <summary>The roots of a plant now.</summary>
+    public static RootsFound Read(Situation now)
     {
-        var (state, lost) = (RootState.Unknown, (DateOnly?)null);
-        Entry? rests = null;
-        Seen<double>? longest = null;
-        foreach (var entry in journal.Of(Told))
-        {
-            if (Shows.Contains(entry.Kind))
-            {
-                // From its reserves it pushes a growth all the same; a month later it lives by roots of its own, though few.
-                if (entry.Amount is { InBase: <= 0 })
-                    continue;
-                if (state is RootState.None && entry.On >= rests!.On.AddDays(limits.Shows))
-                    (state, rests) = (RootState.Few, entry);
-                else if (state is RootState.Few && entry.On >= rests!.On.AddDays(limits.Settled))
-                    (state, rests, lost) = (RootState.Alive, entry, null);
-                continue;
-            }
-            if (Says(entry, state, limits.Few, strongCm) is not { } said)
-                continue;
-            // A shoot without roots is a shoot without roots: it says nothing of a plant whose other parts have some (rule L1).
-            if (said is RootState.None && entry.Organ is not null && HasOthers(plant, entry, state))
-                continue;
-            if (said is RootState.None)
-                (lost, longest) = (state is RootState.None ? lost : entry.On, null);
-            if (said is RootState.Alive && entry.Kind != RootLength)
-                lost = null;
-            if (entry.Kind == RootLength && entry.Amount is { InBase: > 0 } cm)
-                longest = new(cm.InBase, entry.On);
-            (state, rests) = (said, entry);
-        }
-        // Few roots of a former season have become many, or there would be no plant to ask about.
-        if (state is RootState.Few && rests!.On < today.AddDays(-limits.Season))
-            (state, lost) = (RootState.Alive, null);
-        return new(state, rests, lost, longest, IsUnrooted(plant, journal, today, state, limits.Rooting));
+        var gone = now.In<RootsGone>();
+        var (state, rests) = gone is null
+            ? Alive(now.Journal) is { } alive
+                ? (RootState.Alive, alive)
+                : (RootState.Unknown, null)
+            : RootsGone.Few(gone)
+                ? (RootState.Few, gone.Newest)
+                : (RootState.None, gone.Sign);
+        var lost = gone is { Sign.Amount: null or { InBase: <= 0 } } ? gone.Sign.On : (DateOnly?)null;
+        return new(state, rests, lost, LengthSince(now.Journal, lost), IsUnrooted(now, state));
     }
 
-    static RootState? Says(Entry entry, RootState before, double few, double strongCm)
+    /// <summary>The newest entry that saw live roots.</summary>
+    static Entry? Alive(PlantJournal journal)
     {
-        if (entry.Kind == RootsLost)
-            return RootState.None;
-        if (entry.Kind == RootCount)
-            return entry.Amount?.Value switch
-            {
-                null => null,
-                <= 0 => RootState.None,
-                var n when n <= few => RootState.Few,
-                _ => RootState.Alive,
-            };
-        if (entry.Kind == RootsAtBase)
-            return RootState.Alive;
-        if (entry.Kind == RootsStarted)
-            return Recovering(before);
-        if (entry.Kind == RootLength)
-            return entry.Amount?.InBase switch
-            {
-                null => null,
-                <= 0 => RootState.None,
-                var cm when cm >= strongCm => RootState.Alive,
-                _ => Recovering(before),
-            };
-        return entry.Said.Has(SaidFacts.Rootless) ? RootState.None
-            : entry.Said.Has(SaidFacts.SoundRoots) ? RootState.Alive
-            : null;
+        for (var i = journal.Entries.Count - 1; i >= 0; i--)
+            if (journal.Entries[i] is var entry && Live(entry))
+                return entry;
+        return null;
     }
 
-    static bool HasOthers(Plant plant, Entry entry, RootState state) =>
-        state is RootState.Alive or RootState.Few || plant.Organs.Any(other => other.Id != entry.Organ && other.Kind == Organ.Bulb);
+    static bool Live(Entry entry) =>
+        entry.Kind == RootsStarted
+        || entry.Kind == RootsAtBase
+        || ((entry.Kind == RootLength || entry.Kind == RootCount) && entry.Amount is { InBase: > 0 })
+        || (
+            (entry.Kind == Inspected || entry.Kind == Repotted || entry.Kind == Acquired || entry.Kind == Divided)
+            && entry.Said.Has(SaidFacts.SoundRoots)
+        );
 
-    /// <summary>A live root after none is the first of few; a few stay few until more are counted.</summary>
-    static RootState Recovering(RootState before) => before is RootState.None or RootState.Few ? RootState.Few : RootState.Alive;
+    static Seen<double>? LengthSince(PlantJournal journal, DateOnly? lost)
+    {
+        var lengths = journal.Of(RootLength);
+        for (var i = lengths.Count - 1; i >= 0 && !(lengths[i].On < lost); i--)
+            if (lengths[i].Amount is { InBase: > 0 } cm)
+                return new(cm.InBase, lengths[i].On);
+        return null;
+    }
 
-    static bool IsUnrooted(Plant plant, PlantJournal journal, DateOnly today, RootState state, int rootingDays)
+    static bool IsUnrooted(Situation now, RootState state)
     {
         if (state is RootState.Few or RootState.Alive)
             return false;
+        var journal = now.Journal;
         var planted = journal.Last(Planted);
-        var cutting = Rootless.Contains(plant.Origin) || planted?.Said.Has(SaidFacts.Cutting) == true;
-        if (!cutting || (planted?.On ?? journal.Last(Acquired)?.On ?? plant.Acquired) is not { } began)
+        var cutting = Rootless.Contains(now.Plant.Origin) || planted?.Said.Has(SaidFacts.Cutting) == true;
+        if (!cutting || (planted?.On ?? journal.Last(Acquired)?.On ?? now.Plant.Acquired) is not { } began)
             return false;
-        if (today.DayNumber - began.DayNumber > rootingDays)
+        if (now.Today.DayNumber - began.DayNumber > now.Limits<RootLimits>().Rooting)
             return false;
         return journal.FirstSince(began, RootsLost) is null
             && (state is RootState.None || journal.FirstSince(began, GrowthStarted, LeafStarted) is null);

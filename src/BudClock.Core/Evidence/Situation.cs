@@ -36,7 +36,6 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
     Once<SaltExcess> salts;
     Once<EarlySoak> earlySoak;
     Once<TwoGrowths> twoGrowths;
-    Once<Entry> bareShoot;
 
     /// <summary>The plant.</summary>
     public Plant Plant => plant;
@@ -65,17 +64,16 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
     public IReadOnlyList<OrganSeries> Series => series ??= SeriesReader.Read(Journal, Lanes, Plant.Organs);
 
     /// <summary>The rest that is on record; null for a plant in growth, and for one that may have woken.</summary>
-    public RestState? Rest =>
-        Astir is null ? rest.Is(this, static now => RestState.Read(now.Journal, now.Lanes, now.Sheet, now.Around.Garden.Southern)) : null;
+    public RestState? Rest => Astir is null ? rest.Is(this, RestState.Read) : null;
 
     /// <summary>Leaves on what sleeps by the log; null where the log does not contradict itself.</summary>
-    public Astir? Astir => astir.Is(this, static now => Astir.Read(now.Journal, now.Lanes, now.Sheet));
+    public Astir? Astir => astir.Is(this, Astir.Read);
 
     /// <summary>How long each kind of evidence is good for.</summary>
     public Ages Ages => Limits<Ages>();
 
     /// <summary>Has it live roots?</summary>
-    public RootsFound Roots => roots ??= RootsFound.Read(Plant, Journal, Today, Limits<RootLimits>(), Limits<NewRootLimits>().Strong);
+    public RootsFound Roots => roots ??= RootsFound.Read(this);
 
     /// <summary>The new roots since it woke, for habits with a dry rest.</summary>
     public NewRoots NewRoots => newRoots ??= NewRoots.Read(Journal, DryRest.Woke);
@@ -106,10 +104,10 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
     public Sleep Sleep => sleep ??= Sleep.Read(this);
 
     /// <summary>How it came; null where no day is known.</summary>
-    public Arrival? Arrival => arrival.Is(this, static now => Arrival.Read(now.Plant, now.Journal, now.Sheet, now.Today));
+    public Arrival? Arrival => arrival.Is(this, Arrival.Read);
 
     /// <summary>Rot, from its finding to its end; null for a plant that never rotted.</summary>
-    public RotCase? Rot => rot.Is(this, static now => RotCase.Read(now.Journal));
+    public RotCase? Rot => rot.Is(this, static now => now.Last<Rotting>() is { } span ? new(span) : null);
 
     /// <summary>Pests, from the day they were seen to the second clear look; null where none were.</summary>
     public PestCase? Pests => pests.Is(this, static now => now.Last<PestsFound>() is { } span ? new(span) : null);
@@ -166,9 +164,6 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
     /// <summary>A first soak that came too early; null for none.</summary>
     public EarlySoak? EarlySoak => earlySoak.Is(this, EarlySoak.Read);
 
-    /// <summary>The planting of what has not made a leaf yet; null for none.</summary>
-    public Entry? BareShoot => bareShoot.Is(this, BareShoots.Read);
-
     /// <summary>Two growths at once; null for none.</summary>
     public TwoGrowths? TwoGrowths => twoGrowths.Is(this, TwoGrowths.Read);
 
@@ -206,7 +201,7 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
         where T : State
     {
         var at = AllStates.At<T>();
-        return (spans ??= new IReadOnlyList<Span>?[AllStates.All.Count])[at] ??= AllStates.All[at].Read(Journal, Sheet, Today);
+        return (spans ??= new IReadOnlyList<Span>?[AllStates.All.Count])[at] ??= AllStates.All[at].Read(new(Plant, Journal, Sheet), Today);
     }
 
     /// <summary>The limits of a rule that this plant's habit follows.</summary>

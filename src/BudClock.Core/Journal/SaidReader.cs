@@ -24,7 +24,7 @@ static partial class SaidReader
         kind == EntryKinds.Pest ? Pests(text)
         : kind == Treated ? Pests(text) | If(SaidFacts.Predators, Released().IsMatch(text)) | CutClean(text)
         : kind == Inspected ? Pests(text) | CutClean(text) | FoundRotten(text) | Roots(text)
-        : kind == EntryKinds.Rot ? Rotting(text)
+        : kind == EntryKinds.Rot ? Rotting(text) | CutClean(text)
         : kind == Cut ? CutClean(text)
         : kind == Note
             ? CutClean(text)

@@ -45,8 +45,10 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
     /// </summary>
     static Rhythm? Practice(PlantJournal journal, DateOnly today)
     {
-        var since = today.AddDays(-SeasonDays);
-        var days = journal.Waterings.Where(e => e.On > since).Select(e => e.On).Distinct().ToList();
+        // Counted back from the last: what nobody wrote down since then does not change what was done before.
+        if (journal.Waterings is not [.., { } last] || last.On <= today.AddDays(-SeasonDays))
+            return null;
+        var days = journal.Waterings.Where(e => e.On > last.On.AddDays(-SeasonDays)).Select(e => e.On).Distinct().ToList();
         if (days.Count <= Learned || journal.FirstSince(days[0], RootsLost, EntryKinds.Rot, LeavesGone, Repotted) is not null)
             return null;
         if (journal.Of(Base, Tuber).Any(e => e.On >= days[0] && e.Text is "soft" or "smelling" or "mouldy"))

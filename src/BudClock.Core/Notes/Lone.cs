@@ -13,7 +13,8 @@ sealed class Lone(ClauseScope scope, Found? before, string? organ)
         var word = sign.Word!;
         var alone = word.Signs.Where(s => s.Thing.Alone && s.Meaning.Kind != EntryKinds.Rot).Select(s => s.Meaning).Distinct().ToList();
         if (alone.Count == 0 && scope.OnlyItem(sign))
-            alone = [.. word.Signs.Select(s => s.Meaning).Distinct()];
+            alone = [.. word.Signs.Select(s => s.Meaning).Where(meaning => meaning.Kind != EntryKinds.Inspected).Distinct()];
+        // What was found of the roots is not said without them.
         if (alone is [var meaning])
             scope.Keep(new(sign.Start, sign.End, meaning.Kind, meaning.Amount, meaning.State, organ, null));
         else if (word.Act?.Kind == EntryKinds.Lost || word.Text == "lost")

@@ -38,8 +38,9 @@ sealed class ThingEnd(ClauseScope scope, OpenEntry done, Thing thing, Item name,
     bool IsOf(Meaning sign, Item number) =>
         !StaysCount(sign) && (done.Counted || Countable(sign.Kind) || CountedAs(sign, number) != sign.Kind);
 
-    /// <summary>"3 roots showing" counts them too; "2 yellow leaves" says nothing of how many it has.</summary>
-    bool StaysCount(Meaning sign) => sign.Kind == EntryKinds.RootsStarted && thing.Measure(Dimension.Count) is not null;
+    /// <summary>"3 roots showing", "8 healthy roots" count them too; "2 yellow leaves" says nothing of how many it has.</summary>
+    bool StaysCount(Meaning sign) =>
+        (sign.Kind == EntryKinds.RootsStarted || sign.Kind == EntryKinds.Inspected) && thing.Measure(Dimension.Count) is not null;
 
     /// <summary>"9 flowers open" counts the flowers; "a flower open" is the first.</summary>
     EntryKind CountedAs(Meaning sign, Item? number) =>

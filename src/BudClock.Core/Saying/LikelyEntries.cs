@@ -1,7 +1,7 @@
 using System.Globalization;
 using BudClock.Core.Advising;
-using BudClock.Core.Advising.Looking;
 using BudClock.Core.Advising.Waking;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using static BudClock.Core.Journal.EntryKinds;
 

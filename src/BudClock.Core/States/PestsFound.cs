@@ -1,4 +1,3 @@
-using BudClock.Core.Culture;
 using BudClock.Core.Culture.Limits;
 using static BudClock.Core.Journal.EntryKinds;
 
@@ -32,8 +31,8 @@ public sealed class PestsFound : State
     public override string Afterwards => "It may be fed again, and go back to its neighbours.";
 
     /// <inheritdoc/>
-    protected override Span Again(Span open, Entry sign, CultureSheet sheet) =>
-        open.Since.LastOrDefault(entry => entry.Kind == Treated) is { } treated && Expected(open, treated, sign, sheet)
+    protected override Span Again(Span open, Entry sign, PlantLog log) =>
+        open.Since.LastOrDefault(entry => entry.Kind == Treated) is { } treated && Expected(open, treated, sign, log)
             ? open with
             {
                 Sign = sign,
@@ -46,8 +45,8 @@ public sealed class PestsFound : State
             };
 
     /// <summary>A treatment works within days: what is left of them before that is no new finding, unless it is worse or another.</summary>
-    static bool Expected(Span open, Entry treated, Entry sign, CultureSheet sheet) =>
-        sign.On < treated.On.AddDays(sheet.Limits<PestLimits>().Works)
+    static bool Expected(Span open, Entry treated, Entry sign, PlantLog log) =>
+        sign.On < treated.On.AddDays(log.Sheet.Limits<PestLimits>().Works)
         && !sign.Said.Has(SaidFacts.Worse)
         && (sign.Text is null || open.Sign.Text is null || SameWords(sign.Text, open.Sign.Text));
 
@@ -55,16 +54,12 @@ public sealed class PestsFound : State
         a.Split(' ').Any(word => word.Length > 3 && b.Contains(word.TrimEnd('s'), StringComparison.OrdinalIgnoreCase));
 
     /// <inheritdoc/>
-    protected override Span Ended(Span open, Entry end, CultureSheet sheet)
+    protected override Span Ended(Span open, Entry end, PlantLog log)
     {
-        var clear = open.Since.Count(Clears);
-        if (
-            open.Since.LastOrDefault(Clears) is { } before
-            && end.On < before.On.AddDays(sheet.Limits<PestLimits>().Apart)
-            && !end.Said.Has(SaidFacts.AllClear)
-        )
+        var (clear, limits) = (open.Since.Count(Clears), log.Sheet.Limits<PestLimits>());
+        if (open.Since.LastOrDefault(Clears) is { } before && end.On < before.On.AddDays(limits.Apart) && !end.Said.Has(SaidFacts.AllClear))
             return open;
-        return end.Said.Has(SaidFacts.AllClear) || clear + 1 >= sheet.Limits<PestLimits>().Looks
+        return end.Said.Has(SaidFacts.AllClear) || clear + 1 >= limits.Looks
             ? open with
             {
                 Since = [.. open.Since, end],

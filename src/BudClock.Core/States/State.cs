@@ -32,47 +32,82 @@ public abstract class State
     /// <summary>How long after its newest sign it lapses by itself, days; null where it never does.</summary>
     public virtual int? Lasts(CultureSheet sheet) => null;
 
+    /// <summary>The same in words, for the page of states: "after 14 days"; null where it never does.</summary>
+    public virtual string? LapsesInWords(CultureSheet sheet) => Lasts(sheet) is { } days ? $"after {days} days" : null;
+
+    /// <summary>The same for a span, where it depends on what was met in it.</summary>
+    protected virtual int? Lasts(Span open, CultureSheet sheet) => Lasts(sheet);
+
+    /// <summary>What the plant's own details say beside its log, as the entry that would say it; null for nothing.</summary>
+    protected virtual Entry? OnRecord(Plant plant) => null;
+
+    /// <summary>The span that a sign opens; null where it is none after all.</summary>
+    protected virtual Span? Opened(Entry sign, PlantLog log) => new(this, sign, sign, [], null, null);
+
     /// <summary>The span after one more entry of <see cref="Meets"/>.</summary>
     protected virtual Span Met(Span open, Entry entry) => open with { Since = [.. open.Since, entry] };
 
     /// <summary>The span after one more sign while it goes on.</summary>
-    protected virtual Span Again(Span open, Entry sign, CultureSheet sheet) => open with { Sign = sign };
+    protected virtual Span Again(Span open, Entry sign, PlantLog log) => open with { Sign = sign };
 
     /// <summary>The span after an entry that ends it; one that is only half of an end keeps it open.</summary>
-    protected virtual Span Ended(Span open, Entry end, CultureSheet sheet) => open with { End = end };
+    protected virtual Span Ended(Span open, Entry end, PlantLog log) => open with { End = end };
 
-    /// <summary>Every span of the journal, oldest first; the last one may be open.</summary>
-    public IReadOnlyList<Span> Read(PlantJournal journal, CultureSheet sheet, DateOnly today)
+    /// <summary>Whether two entries are about two different subjects: of the plant, its pot and its place there is only one.</summary>
+    protected virtual bool Apart(Span open, Entry entry, PlantLog log) =>
+        Of is Subject.Organ && open.Opened.Organ is { } one && entry.Organ is { } other && one != other && log.OfOneKind(one, other);
+
+    /// <summary>Every span of the log, oldest first; several may be open where it is a state of organs.</summary>
+    public IReadOnlyList<Span> Read(PlantLog log, DateOnly today)
     {
         List<Span>? spans = null;
-        foreach (var entry in journal.Of(kinds ??= Kinds()))
-            Next(spans ??= [], entry, sheet);
-        if (spans is not [.., { Open: true } last])
-            return spans ?? [];
-        spans[^1] = Lapsed(last, sheet, today);
+        if (OnRecord(log.Plant) is { } record && record.On <= today && !Opens.Any(mark => log.Journal.Has(mark.Kind)))
+            Next(spans = [], record, log);
+        foreach (var entry in log.Journal.Of(kinds ??= Kinds()))
+            Next(spans ??= [], entry, log);
+        if (spans is null)
+            return [];
+        Lapse(spans, log, today);
         return spans;
     }
 
-    void Next(List<Span> spans, Entry entry, CultureSheet sheet)
+    void Next(List<Span> spans, Entry entry, PlantLog log)
     {
-        if (spans is [.., { Open: true } going] && Lapsed(going, sheet, entry.On) is { Open: false } gone)
-            spans[^1] = gone;
-        var open = spans is [.., { Open: true } last] ? last : null;
+        Lapse(spans, log, entry.On);
         if (Fits(Opens, entry))
-        {
-            if (open is null)
-                spans.Add(new(this, entry, entry, [], null, null));
-            else
-                spans[^1] = Again(open, entry, sheet);
-        }
-        else if (open is not null && Fits(Ends, entry))
-            spans[^1] = Ended(open, entry, sheet);
-        else if (open is not null && Fits(Meets, entry))
-            spans[^1] = Met(open, entry);
+            Open(spans, entry, log);
+        else if (Fits(Ends, entry))
+            Change(spans, entry, log, open => Ended(open, entry, log));
+        else if (Fits(Meets, entry))
+            Change(spans, entry, log, open => Met(open, entry));
     }
 
-    Span Lapsed(Span open, CultureSheet sheet, DateOnly today) =>
-        Lasts(sheet) is { } days && open.Newest.On.AddDays(days) is var end && end <= today ? open with { LapsedOn = end } : open;
+    void Open(List<Span> spans, Entry sign, PlantLog log)
+    {
+        if (spans.FindLastIndex(span => span.Open && !Apart(span, sign, log)) is >= 0 and var going)
+            spans[going] = Again(spans[going], sign, log);
+        else if (Opened(sign, log) is { } opened)
+            spans.Add(opened);
+    }
+
+    void Change(List<Span> spans, Entry entry, PlantLog log, Func<Span, Span> change)
+    {
+        for (var i = 0; i < spans.Count; i++)
+            if (spans[i].Open && !Apart(spans[i], entry, log))
+                spans[i] = change(spans[i]);
+    }
+
+    void Lapse(List<Span> spans, PlantLog log, DateOnly today)
+    {
+        for (var i = 0; i < spans.Count; i++)
+            if (
+                spans[i] is { Open: true } open
+                && Lasts(open, log.Sheet) is { } days
+                && open.Newest.On.AddDays(days) is var end
+                && end <= today
+            )
+                spans[i] = open with { LapsedOn = end };
+    }
 
     static bool Fits(IReadOnlyList<Mark> marks, Entry entry)
     {
@@ -83,6 +118,21 @@ public abstract class State
     }
 
     EntryKind[] Kinds() => [.. Opens.Concat(Meets).Concat(Ends).Select(mark => mark.Kind).Distinct()];
+}
+
+/// <summary>What states are read from: the plant's details, what is in force of its log, and the sheet that it is read by.</summary>
+public readonly record struct PlantLog(Plant Plant, PlantJournal Journal, CultureSheet Sheet)
+{
+    /// <summary>Two spikes are two, a sheath and the growth that it stands on are not.</summary>
+    public bool OfOneKind(string one, string other) => KindOf(one) is { } kind && kind == KindOf(other);
+
+    string? KindOf(string organ)
+    {
+        foreach (var part in Plant.Organs)
+            if (part.Id == organ)
+                return part.Kind;
+        return null;
+    }
 }
 
 /// <summary>What a state belongs to.</summary>

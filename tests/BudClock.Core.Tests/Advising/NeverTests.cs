@@ -118,6 +118,8 @@ public class NeverTests
                     var verdicts = said.Settled.Where(a => acts.Contains(a.Care.Facts().Name)).Select(a => a.Verdict).ToHashSet();
                     Assert.False(verdicts.Contains(Verdict.Do) && verdicts.Contains(Verdict.Hold), AdviceJson.Write(said));
                 }
+                foreach (var (one, other) in Acts.Exclusive)
+                    Assert.False(said.Does(one) && said.Does(other), AdviceJson.Write(said));
                 foreach (var care in said.Settled.Where(a => a.Verdict is Verdict.Do).GroupBy(a => a.Care))
                     Assert.True(care.Count() == 1, $"{care.Key} is ordered twice: {AdviceJson.Write(said)}");
             },

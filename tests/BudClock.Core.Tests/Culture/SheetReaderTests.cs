@@ -1,5 +1,4 @@
 using BudClock.Core.Advising;
-using BudClock.Core.Advising.Placing;
 using BudClock.Core.Culture;
 using BudClock.Core.Culture.Limits;
 using BudClock.Core.Formats;

@@ -63,7 +63,7 @@ public class EvidenceTests
         Assert.Equal(Today.AddDays(4), weather.FirstWarmNight(20, Today, 5)!.On);
     }
 
-    static RotCase? Rot(params Entry[] entries) => RotCase.Read(PlantJournal.UpTo(Today, entries));
+    static RotCase? Rot(params Entry[] entries) => Specimens.Assess(Specimens.Lycaste(entries)).Situation.Rot;
 
     static Entry Seen(int back, EntryKind kind, string? text = null, double? count = null) =>
         Specimens.At(
@@ -114,7 +114,7 @@ public class EvidenceTests
         Assert.True(Rot(rot, Seen(5, EntryKinds.Looked, "same"))!.Open);
         Assert.False(Rot(rot, Seen(5, EntryKinds.Treated, "cut clean"))!.Open);
         Assert.NotNull(Rot(rot, Seen(5, EntryKinds.Treated, "cut clean"))!.Treated);
-        Assert.Equal(Today.AddDays(-9), Rot(rot, Seen(5, EntryKinds.Rot, "brown at the eye"))!.Found);
+        Assert.Equal(Today.AddDays(-5), Rot(rot, Seen(5, EntryKinds.Rot, "brown at the eye"))!.Sign.On);
         Assert.Equal("rot", Rot(Seen(3, EntryKinds.Inspected, "rotten at the base"))!.Words);
         Assert.Equal("base soft", Rot(Seen(3, EntryKinds.Base, "soft"))!.Words);
         Assert.NotNull(Rot(Seen(3, EntryKinds.Rot, "crown gone soft")));

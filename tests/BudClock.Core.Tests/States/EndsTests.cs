@@ -1,5 +1,6 @@
 using BudClock.Core.Advising;
 using BudClock.Core.Culture;
+using BudClock.Core.Notes;
 using BudClock.Core.States;
 using static BudClock.Core.Journal.EntryKinds;
 using static BudClock.Core.Tests.Specimens;
@@ -7,138 +8,65 @@ using static BudClock.Core.Tests.Specimens;
 namespace BudClock.Core.Tests.States;
 
 /// <summary>
-/// What a grower would write to end a state, decided by hand before it was run: each ends it, and nothing else does. The list is the test's
-/// own, and asks the states nothing.
+/// What a grower would write to end a state, decided by hand before it was run (ends.txt): each ends it, and nothing else does. The list is
+/// the test's own, and asks the states nothing.
 /// </summary>
 public class EndsTests
 {
-    static readonly DateOnly Began = Today.AddDays(-10);
+    static readonly DateOnly Began = Today.AddDays(-30);
 
-    /// <summary>Something that is written.</summary>
-    sealed record Line(EntryKind Kind, string? Text = null, double? Number = null)
+    /// <summary>One way to begin a state, and what ends it and what does not.</summary>
+    /// <param name="Due">So many days after it began its ends are written; 0 for the same day.</param>
+    sealed record Case(string State, string Taxon, int Due)
     {
-        public Entry On(DateOnly day) =>
-            At(
-                day,
-                Kind,
-                Number is not { } number ? null
-                    : Kind.Measure?.Dimension is Dimension.Length ? Cm(number)
-                    : new Quantity(number),
-                Text
-            );
+        public List<string> Begins { get; } = [];
+        public List<string> Ends { get; } = [];
+        public List<string> Later { get; } = [];
+        public List<string> GoesOn { get; } = [];
+
+        public State Reads => AllStates.All.Single(state => state.GetType().Name == State);
     }
 
-    sealed record Case(Type State, Line Opens, Line[] Ends, Line[] Leaves);
-
     /// <summary>What says nothing of any of these states.</summary>
-    static readonly Line[] Nothing =
-    [
-        new(Watered),
-        new(Medium, "damp"),
-        new(Note, "looks fine"),
-        new(Turned),
-        new(RunOff, Number: 300),
-        new(Photo),
-        new(Staked),
-        new(BulbSize, Number: 3),
-        new(LeafCount, Number: 4),
-    ];
+    static readonly string[] Nothing = ["note looks fine", "run-off 300 ppm", "photo", "staked", "bulb size 3 cm", "weight 400 g"];
 
-    static readonly Case[] All =
-    [
-        new(
-            typeof(Scorched),
-            new(Leaves, "scorched"),
-            [new(Leaves, "firm"), new(Moved, "into shade"), new(Moved), new(LeafStarted), new(LeavesGone)],
-            [new(Moved, "into full sun"), new(Leaves, "pale"), new(Leaves, "limp"), new(Fed), new(Repotted)]
-        ),
-        new(
-            typeof(Sheathed),
-            new(SheathStarted),
-            [
-                new(SpikeStarted),
-                new(SpikeLength, Number: 3),
-                new(Buds, Number: 4),
-                new(BloomOpened),
-                new(Blooms, Number: 2),
-                new(SpikeLost),
-                new(CutSpike),
-                new(GrowthStarted),
-            ],
-            [new(SpikeLength, Number: 0), new(Buds, Number: 0), new(Note, "sheath is brown"), new(Looked, "same"), new(GrowthMatured)]
-        ),
-        new(
-            typeof(Wounded),
-            new(Repotted),
-            [new(RootsStarted)],
-            [new(Fed), new(Leaves, "firm"), new(RootsAtBase), new(Divided), new(RootsLost), new(Moved)]
-        ),
-        new(
-            typeof(OrderedRest),
-            new(ProgrammeStarted, "rest"),
-            [
-                new(GrowthStarted),
-                new(LeafStarted),
-                new(SummerLeaves),
-                new(SpikeStarted),
-                new(BloomOpened),
-                new(Planted),
-                new(Tuber, "sprouting"),
-                new(ProgrammeEnded),
-            ],
-            [new(Leaves, "yellowing"), new(LeavesGone), new(Lifted), new(Stored), new(Tuber, "firm"), new(LeafDropped)]
-        ),
-        new(
-            typeof(SlowlyFed),
-            new(Fed, "slow release"),
-            [new(Repotted), new(LeavesGone), new(Lifted)],
-            [new(Fed), new(Flushed), new(GrowthStarted), new(Moved)]
-        ),
-        new(
-            typeof(PestsFound),
-            new(Pest, "mealy bug"),
-            [new(Pest, "all clear"), new(Inspected, "all clear")],
-            [
-                new(Pest, "none"),
-                new(Pest, "none seen, looked all over"),
-                new(Inspected, "no pests found"),
-                new(Treated, "soap"),
-                new(Rinsed, "off the leaves"),
-                new(Pest, "a few left"),
-                new(Looked, "same"),
-                new(LeafStarted),
-            ]
-        ),
-    ];
+    static readonly IReadOnlyList<Case> All = Read();
 
-    public static TheoryData<string> States => [.. All.Select(one => one.State.Name)];
+    public static TheoryData<int> Cases => [.. Enumerable.Range(0, All.Count)];
 
     [Theory]
-    [MemberData(nameof(States))]
-    public void Each_way_to_end_it_ends_it_on_the_same_day_and_later_and_nothing_else_does(string name)
+    [MemberData(nameof(Cases))]
+    public void Each_way_to_end_it_ends_it_and_nothing_else_does(int at)
     {
-        var one = All.Single(state => state.State.Name == name);
-        var wrong = new List<string>();
+        var one = All[at];
+        var wrong = one.Begins.Concat(one.Ends).Concat(one.Later).Concat(one.GoesOn).Concat(Nothing).Where(Unread).ToList();
         foreach (var days in new[] { 0, 1, 5 })
         {
             foreach (var end in one.Ends)
-                if (Open(one, end, days))
-                    wrong.Add($"{end.Kind.Name} {end.Text} {days} days later leaves it open");
-            foreach (var other in one.Leaves.Concat(Nothing))
-                if (!Open(one, other, days))
-                    wrong.Add($"{other.Kind.Name} {other.Text} {days} days later ends it");
+                if (Open(one, end, one.Due + days))
+                    wrong.Add($"\"{end}\" {days} days later leaves it open");
+            foreach (var end in one.Later)
+                if (Open(one, end, days) != (days == 0))
+                    wrong.Add($"\"{end}\" {days} days later {(days == 0 ? "ends it at once" : "leaves it open")}");
+            foreach (var other in one.GoesOn.Concat(Nothing))
+                if (!Open(one, other, one.Due + days))
+                    wrong.Add($"\"{other}\" {days} days later ends it");
             // What was written before it began ends nothing.
-            foreach (var end in one.Ends)
+            foreach (var end in one.Ends.Concat(one.Later))
                 if (!Open(one, end, -1 - days))
-                    wrong.Add($"{end.Kind.Name} {end.Text} before it began ends it");
+                    wrong.Add($"\"{end}\" before it began ends it");
         }
-        Assert.True(wrong.Count == 0, $"{name}:\n{string.Join("\n", wrong)}");
+        Assert.True(wrong.Count == 0, $"{one.State}, {one.Begins[0]}:\n{string.Join("\n", wrong)}");
     }
+
+    [Fact]
+    public void There_are_three_hundred_of_them() =>
+        Assert.True(All.Sum(one => one.Ends.Count + one.Later.Count + one.GoesOn.Count) >= 300);
 
     [Fact]
     public void Every_state_has_its_lines_here_and_its_page_is_printed()
     {
-        Assert.Equal(AllStates.All.Select(state => state.GetType().Name).Order(), All.Select(one => one.State.Name).Order());
+        Assert.Equal(AllStates.All.Select(state => state.GetType().Name).Order(), All.Select(one => one.State).Distinct().Order());
         var page = new System.Text.StringBuilder("# What ends what\n\nPrinted by the tests from what each state declares.\n");
         foreach (var state in AllStates.All)
         {
@@ -147,8 +75,8 @@ public class EndsTests
             Rows("begins with", state.Opens);
             Rows("is met by", state.Meets);
             Rows("ends with", state.Ends);
-            if (state.Lasts(CultureSheets.Shipped.Find(CultureSheets.General)!) is { } days)
-                page.Append($"- lapses by itself after {days} days\n");
+            if (state.LapsesInWords(CultureSheets.Shipped.Find(CultureSheets.General)!) is { } lapses)
+                page.Append($"- lapses by itself {lapses}\n");
         }
         Reference.Printed("states.md", page.ToString());
 
@@ -192,15 +120,73 @@ public class EndsTests
     public void What_nobody_ends_lapses_by_itself(Type state, string kind, string? text, int back, bool open) =>
         Assert.Equal(open, In(state, At(Today.AddDays(-back), EntryKinds.All.Single(one => one.Name == kind), text: text)));
 
-    static bool Open(Case one, Line line, int days)
+    static bool Open(Case one, string line, int days)
     {
-        Entry[] log = days < 0 ? [line.On(Began.AddDays(days)), one.Opens.On(Began)] : [one.Opens.On(Began), line.On(Began.AddDays(days))];
-        return In(one.State, [.. log.Select((entry, order) => entry with { Logged = entry.Logged.AddSeconds(order) })]);
+        var begins = one.Begins.SelectMany(begin => Entries(begin, Began));
+        var other = Entries(line, Began.AddDays(days));
+        Entry[] log = [.. (days < 0 ? other.Concat(begins) : begins.Concat(other)).Select(Numbered)];
+        return In(one.Reads, Plant(log) with { Taxon = one.Taxon }, days < 0 ? Began : Began.AddDays(days));
     }
 
-    static bool In(Type state, params Entry[] log) =>
-        AllStates.All.Single(one => one.GetType() == state).Read(PlantJournal.UpTo(Today, log), Assess(Plant(log)).Situation.Sheet, Today)
-            is [.., { Open: true }];
+    static bool Unread(string line) => line[0] != '=' && !NoteReader.Read($"LYC-01 {line}", new(["LYC-01"], Began)).Complete;
+
+    static Entry Numbered(Entry entry, int order) =>
+        entry with
+        {
+            Logged = new DateTimeOffset(entry.On, TimeOnly.MinValue, TimeSpan.Zero).AddSeconds(order),
+        };
+
+    /// <summary>A line as it is typed, or what the product itself writes: "=root-count 7".</summary>
+    static IReadOnlyList<Entry> Entries(string line, DateOnly day)
+    {
+        if (line[0] == '=')
+        {
+            var (name, rest) = line[1..].Split(' ', 2) is [var only, var words] ? (only, words) : (line[1..], null);
+            // Some forms write a fact with a note.
+            var kind = EntryKinds.All.Single(one => one.Name == (name == "algae" ? "note" : name));
+            return
+            [
+                kind.Measure is not null && double.TryParse(rest, out var number)
+                    ? At(day, kind, kind.Measure.Dimension is Dimension.Length ? Cm(number) : new Quantity(number))
+                    : At(day, kind, text: name == "algae" ? "algae" : rest),
+            ];
+        }
+        var note = NoteReader.Read($"LYC-01 {line}", new(["LYC-01"], day));
+        return [.. note.Entries.Select(draft => At(draft.On, draft.Kind, draft.Amount, draft.Text))];
+    }
+
+    static bool In(Type state, params Entry[] log) => In(AllStates.All.Single(one => one.GetType() == state), Plant(log), Today);
+
+    static bool In(State state, Core.Gardens.Plant plant, DateOnly on) =>
+        state.Read(new(plant, PlantJournal.UpTo(on, plant.Entries), CultureSheets.Shipped.For(plant)!), on).Any(span => span.Open);
 
     static Core.Gardens.Plant Plant(params Entry[] log) => Lycaste(log) with { Taxon = "Cattleya intermedia" };
+
+    static List<Case> Read()
+    {
+        var cases = new List<Case>();
+        foreach (var line in File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "States", "ends.txt")))
+        {
+            if (line.Length == 0 || line[0] == '#')
+                continue;
+            if (line.StartsWith("== ", StringComparison.Ordinal))
+            {
+                var head = line[3..].Split(" | ");
+                cases.Add(new(head[0], head[1], head.Length > 2 ? int.Parse(head[2]) : 0));
+                continue;
+            }
+            var (what, words) = (line[..line.IndexOf(':')], line[(line.IndexOf(':') + 2)..]);
+            var one = cases[^1];
+            (
+                what switch
+                {
+                    "begins" => one.Begins,
+                    "ends" => one.Ends,
+                    "later" => one.Later,
+                    _ => one.GoesOn,
+                }
+            ).Add(words);
+        }
+        return cases;
+    }
 }

@@ -44,7 +44,7 @@ public sealed class FeedAdviser : IAdviser
     Advice InSeason(Situation now)
     {
         var (bottle, last) = (BottleChoice.Of(now), now.Journal.Last(EntryKinds.Fed));
-        if (now.BareShoot is { } planted)
+        if (now.In<BareShoot>() is { Sign: var planted })
             return Hold(
                 now,
                 Ground.Sign,

@@ -1,7 +1,9 @@
 using System.Globalization;
-using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using BudClock.Core.Mixing;
+using BudClock.Core.States;
+using BudClock.Core.States.Habits;
 
 namespace BudClock.Core.Advising.Feeding;
 
@@ -20,16 +22,15 @@ public sealed class LeafFeedAdviser : IAdviser
     {
         if (!now.InGrowth)
             yield break;
-        var last = now.Journal.Last(EntryKinds.Fed);
-        var (ppm, every) = (now.Limits<LeafFeedLimits>().Tds, now.Limits<LeafFeedLimits>().Every);
-        if (Algae(now) is { } algae)
+        var ppm = now.Limits<LeafFeedLimits>().Tds;
+        if (now.In<AlgaeSeen>() is { Sign: var algae })
             yield return Say(
                 Verdict.Hold,
                 null,
                 $"Algae {Dates.Ago(algae.On, now.Today)}: no leaf feed until they are gone.",
                 new("algae", new("seen"), new("none"), null, false, algae.On)
             );
-        else if (last is null)
+        else if (now.In<LeafFeeding>() is not { } habit)
             yield return Say(
                 Verdict.Hold,
                 null,
@@ -40,11 +41,12 @@ public sealed class LeafFeedAdviser : IAdviser
                 Condition.Known("leaf feed on record", null, null, null)
             );
         else
-            yield return Again(now, last, ppm, every);
+            yield return Again(now, habit, ppm);
     }
 
-    Advice Again(Situation now, Entry last, double ppm, double every)
+    Advice Again(Situation now, Span habit, double ppm)
     {
+        var (last, every) = (habit.Sign, Habit.Every(habit, now.Sheet)!.Value);
         var days = Condition.AtLeast("days since the last leaf feed", new(now.Today.DayNumber - last.On.DayNumber, last.On), every, "days");
         var because = $"Leaf feed {Dates.Ago(last.On, now.Today)}";
         var next = last.On.AddDays((int)every);
@@ -65,23 +67,10 @@ public sealed class LeafFeedAdviser : IAdviser
             Because = because,
             Bottle = Bottles.Leaf,
             Amount = "a fine mist",
+            Until = Habit.Until(habit, now.Sheet),
         };
     }
-
-    static Entry? Algae(Situation now) =>
-        now
-            .Journal.Of(EntryKinds.Note, EntryKinds.Pest)
-            .LastOrDefault(e => e.On > now.Today.AddDays(-now.Limits<LeafFeedLimits>().Algae) && e.Said.Has(SaidFacts.Algae));
 
     Advice Say(Verdict verdict, DateOnly? due, string reason, Condition condition) =>
         new(Topics.Feed, Rule, Care.Mist, verdict, due, reason, [condition]) { Ground = Ground.Interval };
 }
-
-/// <summary>Rule F8: feed on the leaf alone.</summary>
-[Rule("F8", "feed on the leaf alone")]
-public sealed record LeafFeedLimits(
-    [Limit("ppm", 5, 300, "how strong the mist is")] double Tds,
-    [Limit("days", 3, 120, "between mists")] double Every,
-    [Limit("minutes", 0, 240, "ahead of the dark it is given")] double BeforeDark,
-    [Limit("days", 7, 200, "so long after algae were seen no mist is given")] int Algae
-);

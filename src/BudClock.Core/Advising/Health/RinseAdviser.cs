@@ -1,5 +1,5 @@
-using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
+using BudClock.Core.States.Habits;
 
 namespace BudClock.Core.Advising.Health;
 
@@ -13,9 +13,10 @@ public sealed class RinseAdviser : IAdviser
     public IEnumerable<Advice> Advise(Situation now)
     {
         // Whoever has never rinsed a plant is not asked to begin.
-        if (!now.InGrowth || now.Journal.Last(EntryKinds.Rinsed) is not { } last)
+        if (!now.InGrowth || now.In<Rinsing>() is not { } habit)
             yield break;
-        var (days, every) = (now.Today.DayNumber - last.On.DayNumber, now.Limits<RinsingLimits>().Every);
+        var (last, every) = (habit.Sign, Habit.Every(habit, now.Sheet)!.Value);
+        var days = now.Today.DayNumber - last.On.DayNumber;
         if (days >= every)
             yield return new(
                 Topics.Health,

@@ -1,5 +1,7 @@
-using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
+using BudClock.Core.States;
+using BudClock.Core.States.LookingAgain;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Advising.Looking;
@@ -22,39 +24,27 @@ public sealed record BeforeNow(string Name, EntryKind Kind, string? Organ, Fact?
 /// <remarks>Common practice: 14 days for a move, new light or a new recipe, 21 to 28 after a repot, 7 after a treatment.</remarks>
 public static class SecondLooks
 {
-    static readonly EntryKind[] States = [Leaves, Bulbs, Tuber, Base];
+    static readonly EntryKind[] Compared = [Leaves, Bulbs, Tuber, Base];
 
     /// <summary>The open flag that comes first; null when there is none.</summary>
     public static SecondLook? Next(Situation now)
     {
-        var looks = now.Journal.Of(Looked).Select(e => e.On).ToList();
-        return
-            now
-                .Journal.Of(Flagged, Repotted, Divided, Moved, Treated, RecipeSet)
-                .Where(change => Asks(now, change))
-                .Select(change => Plant(now, change))
-                .Where(flag => now.Today <= flag.To.AddDays(now.Limits<SecondLookLimits>().Asked) && !looks.Any(look => look >= flag.From))
-                .MinBy(flag => flag.From)
-                is { } next
-            ? next with
-            {
-                Rows = Compare(now, next.Change.On),
-            }
-            : null;
+        SecondLook? next = null;
+        foreach (var span in Flags(now))
+            if (((LookAfter)span.State).Days(span, now.Sheet) is var (from, to) && !(next?.From <= from))
+                next = new(span.Sign, from, to, ((LookAfter)span.State).Question(span.Sign), []);
+        return next is null ? null : next with { Rows = Compare(now, next.Change.On) };
     }
 
-    /// <summary>
-    /// Of pests and rot their own case asks; what sleeps shows nothing; and what has made a leaf, a growth, a root or a spike since has
-    /// answered by itself (rule L4).
-    /// </summary>
-    static bool Asks(Situation now, Entry change)
+    /// <summary>What is open. Of pests and rot their own case asks, and what sleeps shows nothing.</summary>
+    static IEnumerable<Span> Flags(Situation now)
     {
-        if (change.Kind == Treated)
-            return now.Pests is null && now.Rot is null;
-        if (change.Kind == Flagged || change.Kind == RecipeSet)
-            return true;
-        var shown = change.On.AddDays(now.Limits<SecondLookLimits>().WaterFrom);
-        return !now.Resting && now.Journal.FirstSince(shown, GrowthStarted, LeafStarted, RootsStarted, SpikeStarted, BloomOpened) is null;
+        var open = now.Spans<Flag>().Concat(now.Spans<AfterRecipe>());
+        if (now.Pests is null && now.Rot is null)
+            open = open.Concat(now.Spans<AfterTreating>());
+        if (!now.Resting)
+            open = open.Concat(now.Spans<AfterRepotting>()).Concat(now.Spans<AfterDividing>()).Concat(now.Spans<AfterMoving>());
+        return open.Where(span => span.Open);
     }
 
     /// <summary>A limp plant over a dry pot that was soaked: firm within about two hours; limp the next day is the roots.</summary>
@@ -84,25 +74,11 @@ public static class SecondLooks
         };
     }
 
-    static SecondLook Plant(Situation now, Entry change)
-    {
-        var limits = now.Limits<SecondLookLimits>();
-        var (from, to, question) =
-            change.Kind == Flagged ? (Days(change), Days(change), change.Text ?? "What has changed?")
-            : change.Kind == Repotted ? (limits.RepotFrom, limits.RepotTo, "has it taken hold?")
-            : change.Kind == Divided ? (limits.RepotFrom, limits.RepotTo, "have the parts taken hold? Lay them side by side.")
-            : change.Kind == Treated ? (limits.Treat, limits.Treat, "did the treatment work?")
-            : (limits.Feed, limits.Feed, change.Kind == RecipeSet ? "what did the new recipe do?" : "does it like the new place?");
-        return new(change, change.On.AddDays(from), change.On.AddDays(to), question, []);
-    }
-
-    static int Days(Entry flag) => (int)(flag.Amount?.Value ?? 1);
-
     /// <summary>The same things before and after a day, side by side: states, and what is measured.</summary>
     public static IReadOnlyList<BeforeNow> Compare(Situation now, DateOnly change)
     {
         var rows = new List<BeforeNow>();
-        foreach (var kind in States)
+        foreach (var kind in Compared)
         {
             var (before, after) = (now.Journal.State(kind, e => e.On <= change), now.Journal.State(kind, e => e.On > change));
             if (before is not null || after is not null)
@@ -129,16 +105,3 @@ public static class SecondLooks
 
     static Fact? Word(Seen<string>? state) => state is null ? null : new(state.Value);
 }
-
-/// <summary>Rule K4: what a change did.</summary>
-[Rule("K4", "what a change did")]
-public sealed record SecondLookLimits(
-    [Limit("days", 1, 14, "after water, the first look")] int WaterFrom,
-    [Limit("days", 1, 30, "after water, the last look")] int WaterTo,
-    [Limit("days", 1, 60, "after a feed, a recipe or a move")] int Feed,
-    [Limit("days", 1, 90, "after a repot, the first look")] int RepotFrom,
-    [Limit("days", 1, 120, "after a repot, the last look")] int RepotTo,
-    [Limit("days", 1, 60, "after a treatment")] int Treat,
-    [Limit("days", 7, 120, "so long a look that was missed is still asked for")] int Asked,
-    [Limit("days", 1, 14, "so long after a soak a limp leaf is asked about")] int Afternoon
-);

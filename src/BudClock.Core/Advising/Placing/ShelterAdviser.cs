@@ -1,5 +1,7 @@
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
+using BudClock.Core.States;
 
 namespace BudClock.Core.Advising.Placing;
 
@@ -19,8 +21,8 @@ public sealed class ShelterAdviser : IAdviser
             yield break;
         if (now.Around.Place?.Dry != true && !UnderCover(now) && (now.Resting || now.DryRest.Waking || now.Sleep.Kind is SleepKind.Going))
             yield return FromRain(now);
-        if (now.Journal.Last(EntryKinds.Moved) is { } moved && InSteps(now, moved) is { } steps)
-            yield return steps;
+        if (now.In<GettingUsed>() is { Sign: var moved })
+            yield return InSteps(now, moved);
     }
 
     /// <summary>Its last move was to where no rain reaches it, though its place lies under the sky.</summary>
@@ -54,11 +56,9 @@ public sealed class ShelterAdviser : IAdviser
         );
     }
 
-    Advice? InSteps(Situation now, Entry moved)
+    Advice InSteps(Situation now, Entry moved)
     {
         var (days, step) = (now.Today.DayNumber - moved.On.DayNumber, now.Limits<HardeningLimits>().Step);
-        if (days >= step * now.Limits<HardeningLimits>().Steps || Scorched(now))
-            return null;
         var light = now.Sheet.Light;
         Condition condition = new(
             "days since it moved out",
@@ -99,17 +99,6 @@ public sealed class ShelterAdviser : IAdviser
         );
     }
 
-    static bool Scorched(Situation now) =>
-        now.Journal.Of(EntryKinds.Leaves) is [.., { Text: "scorched" } leaves] && leaves.On > now.Today.AddDays(-now.Ages.Colour);
-
     Advice Say(Verdict verdict, DateOnly due, string reason, Condition condition) =>
         new(Topics.Move, Rule, Care.Move, verdict, due, reason, [condition]) { Ground = Ground.Interval };
 }
-
-/// <summary>Rule E8: sun in steps.</summary>
-[Rule("E8", "sun in steps")]
-public sealed record HardeningLimits(
-    [Limit("days", 1, 30, "between steps into stronger light")] int Step,
-    [Limit("steps", 1, 10, "how many steps there are")] int Steps,
-    [Limit("days", 1, 60, "so long a move into stronger light is spoken of")] int News
-);

@@ -1,5 +1,5 @@
-using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
+using BudClock.Core.States.Habits;
 
 namespace BudClock.Core.Advising.Placing;
 
@@ -13,9 +13,10 @@ public sealed class TurnAdviser : IAdviser
     public IEnumerable<Advice> Advise(Situation now)
     {
         // Whoever has never turned a plant is not asked to begin.
-        if (!now.InGrowth || now.Open(LaneKind.Spike) || now.Journal.Last(EntryKinds.Turned) is not { } last)
+        if (!now.InGrowth || now.Open(LaneKind.Spike) || now.In<Turning>() is not { } habit)
             yield break;
-        var (days, every) = (now.Today.DayNumber - last.On.DayNumber, now.Limits<TurningLimits>().Every);
+        var (last, every) = (habit.Sign, Habit.Every(habit, now.Sheet)!.Value);
+        var days = now.Today.DayNumber - last.On.DayNumber;
         if (days >= every)
             yield return new(
                 Topics.Move,
@@ -31,7 +32,3 @@ public sealed class TurnAdviser : IAdviser
             };
     }
 }
-
-/// <summary>Rule E6: turning to the light.</summary>
-[Rule("E6", "turning to the light")]
-public sealed record TurningLimits([Limit("days", 1, 60, "between turns")] double Every);

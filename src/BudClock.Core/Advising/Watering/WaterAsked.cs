@@ -1,5 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Evidence;
+using BudClock.Core.States;
 using static BudClock.Core.Advising.Sentence;
 
 namespace BudClock.Core.Advising.Watering;
@@ -60,7 +61,7 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
 
     /// <summary>Planted, and nothing has come up yet.</summary>
     static bool Below(Situation now) =>
-        now.BareShoot is { } planted
+        now.In<BareShoot>() is { Sign: var planted }
         && now.Journal.FirstSince(planted.On.AddDays(1), EntryKinds.GrowthStarted, EntryKinds.GrowthHeight) is null;
 
     /// <summary>A bare tuber or corm drinks little: damp is enough until its leaves come.</summary>
