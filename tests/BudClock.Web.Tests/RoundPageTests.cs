@@ -87,6 +87,27 @@ public class RoundPageTests
     }
 
     [Fact]
+    public async Task What_is_due_by_habit_is_wished_away_with_one_tap()
+    {
+        await using var site = await Site.DemoAsync();
+        var measured = (await site.PageAsync("/")).QuerySelectorAll(".row-plant .reason").First(r => r.Words().Contains("last measured"));
+        var row = measured.Closest(".row-plant")!;
+        var (tag, chosen) = (row.GetAttribute("data-tag")!, row.QuerySelector("a.choose")!.GetAttribute("href")!);
+        var wish = (await site.PageAsync(chosen)).QuerySelector("input[value=not-asked]")!.Closest("form")!;
+        Assert.Equal("Not with this one", wish.QuerySelector("button").Words());
+        await site.PostAsync(
+            "/notes?handler=Entry",
+            [
+                .. wish.QuerySelectorAll("input[type=hidden]")
+                    .Select(i => (i.GetAttribute("name")!, i.GetAttribute("value")!))
+                    .Where(i => i.Item1[0] != '_'),
+            ]
+        );
+        Assert.DoesNotContain("last measured", (await site.PageAsync(chosen)).QuerySelector($"#row-{tag} .reason").Words());
+        Assert.Contains("it is not asked any more", (await site.PageAsync($"/plants/{tag}")).QuerySelector(".waiting").Words());
+    }
+
+    [Fact]
     public async Task Another_day_can_be_asked_about()
     {
         await using var site = await Site.DemoAsync(new(2031, 5, 30));

@@ -1,5 +1,6 @@
 using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
+using BudClock.Core.States;
 
 namespace BudClock.Core.Advising;
 
@@ -25,9 +26,28 @@ public static class Asking
     {
         List<Waiting>? waiting = null;
         foreach (var advice in settled)
-            if (advice is { Verdict: Verdict.Look, Urgent: false } && Next(now, advice) is var next && next != now.Today)
-                (waiting ??= []).Add(new(advice, Arose(now, advice), next));
+            if (advice is { Verdict: Verdict.Look, Urgent: false } && Waits(now, advice) is { } waits)
+                (waiting ??= []).Add(waits);
         return waiting is null ? new(settled, []) : new(Judgement.InOrder(settled.SelectMany(advice => Said(advice, waiting))), waiting);
+    }
+
+    static Waiting? Waits(Situation now, Advice advice)
+    {
+        if (IsUnwanted(now, advice))
+            return new(advice, Arose(now, advice), null);
+        var next = Next(now, advice);
+        return next == now.Today ? null : new(advice, Arose(now, advice), next);
+    }
+
+    /// <summary>What is due by habit, and this grower does not want to be asked for.</summary>
+    static bool IsUnwanted(Situation now, Advice advice)
+    {
+        if (!advice.Care.Facts().ByHabit || !now.Journal.Has(EntryKinds.NotAsked))
+            return false;
+        foreach (var span in now.Spans<NotWithThisOne>())
+            if (span.Open && span.Sign.Text == advice.Care.Facts().Question)
+                return true;
+        return false;
     }
 
     /// <summary>What waits stands among what is held back, so that nobody misses what is not known.</summary>

@@ -112,13 +112,15 @@ public enum Care
 /// <param name="Does">What it does to the plant, whatever it is called: guards ask for this.</param>
 /// <param name="FromBottle">It is given from a bottle of the mixing shelf.</param>
 /// <param name="ForSitter">It can be left to somebody who does not know the plants.</param>
+/// <param name="ByHabit">It is due by habit and by no sign of the plant: a grower may not want to be asked for it.</param>
 public sealed record CareFacts(
     string Name,
     string Question,
     EntryKind? LoggedAs = null,
     Effects Does = Effects.None,
     bool FromBottle = false,
-    bool ForSitter = false
+    bool ForSitter = false,
+    bool ByHabit = false
 );
 
 /// <summary>The one table of what follows from each act of care.</summary>
@@ -153,14 +155,14 @@ public static class Cares
         [Care.Cool] = new("cool", "heat", EntryKinds.Moved, Effects.Moves | Effects.Darkens),
         [Care.Shelter] = new("shelter", "shelter", EntryKinds.Moved, Effects.Moves | Effects.Covers | Effects.Darkens),
         [Care.Lighten] = new("lighten", "light", EntryKinds.Moved, Effects.Moves | Effects.Lights),
-        [Care.Turn] = new("turn", "turn", EntryKinds.Turned),
+        [Care.Turn] = new("turn", "turn", EntryKinds.Turned, ByHabit: true),
         [Care.CutOut] = new("cut-out", "rot", EntryKinds.Treated, Effects.Wounds | Effects.DisturbsRoots),
         [Care.Treat] = new("treat", "pests", EntryKinds.Treated),
-        [Care.Rinse] = new("rinse", "rinse", EntryKinds.Rinsed, Effects.WetsLeaf),
+        [Care.Rinse] = new("rinse", "rinse", EntryKinds.Rinsed, Effects.WetsLeaf, ByHabit: true),
         [Care.LookAtRoots] = new("look-at-roots", "roots"),
         [Care.Feel] = new("feel", "feel"),
         [Care.Look] = new("look", "look"),
-        [Care.Measure] = new("measure", "measure"),
+        [Care.Measure] = new("measure", "measure", ByHabit: true),
         [Care.Compare] = new("compare", "compare", EntryKinds.Looked),
         [Care.Trigger] = new("trigger", "trigger"),
         [Care.LeaveAlone] = new("leave-alone", "alone"),

@@ -241,6 +241,9 @@ public static class EntryKinds
     /// <summary>Set aside until tomorrow: the advice stands, the Round stops asking for the day.</summary>
     public static readonly EntryKind PutOff = new("put-off", "Put off until tomorrow");
 
+    /// <summary>What is due by habit is not asked of this plant any more: its text is what, such as "turn", "rinse" or "measure".</summary>
+    public static readonly EntryKind NotAsked = new("not-asked", "Wished away");
+
     /// <summary>Every kind of the vocabulary, in the order of the contract.</summary>
     public static readonly IReadOnlyList<EntryKind> All =
     [
@@ -320,6 +323,7 @@ public static class EntryKinds
         Flagged,
         RecipeSet,
         PutOff,
+        NotAsked,
     ];
 
     /// <summary>Kinds of what was seen; the others were done.</summary>

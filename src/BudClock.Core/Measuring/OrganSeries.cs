@@ -1,3 +1,4 @@
+using MathNet.Numerics.Statistics;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Measuring;
@@ -14,6 +15,10 @@ public sealed record OrganSeries(EntryKind Kind, string? Organ, string Label, IR
 
     /// <summary>Its newest point.</summary>
     public Measurement Last => Points[^1];
+
+    /// <summary>Days from one measurement to the next, as its grower takes them; null below three.</summary>
+    public double? Rhythm =>
+        Points.Count < 3 ? null : Points.Zip(Points.Skip(1), (from, to) => (double)(to.On.DayNumber - from.On.DayNumber)).Median();
 
     /// <summary>The series this one is compared with: the same kind, begun about a year before; null when there is none.</summary>
     public OrganSeries? YearBefore(IEnumerable<OrganSeries> all) =>

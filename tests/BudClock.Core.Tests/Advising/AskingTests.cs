@@ -27,8 +27,38 @@ public class AskingTests
         Assert.Equal([0, 1, 2, 5, 6, 7, 15], Asked(20, At(Repotted.AddDays(26), EntryKinds.Turned)));
 
     [Fact]
-    public void After_three_visits_without_an_answer_it_is_asked_no_more_than_ever() =>
-        Assert.DoesNotContain(19, Asked(20, [.. new[] { 4, 8, 12, 19 }.Select(day => At(Repotted.AddDays(21 + day), EntryKinds.Turned))]));
+    public void Only_the_first_visit_asks_anew() =>
+        Assert.DoesNotContain(12, Asked(20, [.. new[] { 4, 12, 19 }.Select(day => At(Repotted.AddDays(21 + day), EntryKinds.Turned))]));
+
+    [Fact]
+    public void What_is_due_by_habit_is_asked_three_times_and_then_it_is_no_habit()
+    {
+        var plant = Lycaste(At(Repotted, EntryKinds.Turned)) with { Taxon = "Saintpaulia ionantha" };
+        bool Turns(int day) => Assess(plant, Repotted.AddDays(day)).Settled.Any(a => a.Care is Care.Turn);
+        Assert.Equal((true, true, false), (Turns(7), Turns(27), Turns(28)));
+        // Its grower's own rhythm counts from the third time on.
+        var own = plant with
+        {
+            Entries = [.. plant.Entries, At(Repotted.AddDays(21), EntryKinds.Turned), At(Repotted.AddDays(42), EntryKinds.Turned)],
+        };
+        bool Own(int day) => Assess(own, Repotted.AddDays(42 + day)).Settled.Any(a => a.Care is Care.Turn);
+        Assert.Equal((false, true, true, false), (Own(20), Own(21), Own(83), Own(84)));
+    }
+
+    [Fact]
+    public void What_a_grower_does_not_want_to_be_asked_waits_on_the_plants_page_until_it_is_done_again()
+    {
+        var (turned, wish) = (At(Repotted, EntryKinds.Turned), At(Repotted.AddDays(8), EntryKinds.NotAsked, text: "turn"));
+        var plant = Lycaste(turned, wish) with { Taxon = "Saintpaulia ionantha" };
+        var said = Assess(plant, Repotted.AddDays(8));
+        Assert.DoesNotContain(said.Advice, a => a is { Care: Care.Turn, Verdict: Verdict.Look });
+        Assert.Null(Assert.Single(said.Waiting, one => one.Question.Care is Care.Turn).Next);
+        var again = plant with { Entries = [.. plant.Entries, At(Repotted.AddDays(10), EntryKinds.Turned)] };
+        Assert.Contains(Assess(again, Repotted.AddDays(17)).Advice, a => a is { Care: Care.Turn, Verdict: Verdict.Look });
+        // Another wish is another matter.
+        var other = plant with { Entries = [turned, wish with { Text = "rinse" }] };
+        Assert.Contains(Assess(other, Repotted.AddDays(8)).Advice, a => a is { Care: Care.Turn, Verdict: Verdict.Look });
+    }
 
     [Fact]
     public void What_waits_is_said_to_wait_and_until_when()

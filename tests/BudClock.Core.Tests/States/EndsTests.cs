@@ -28,7 +28,7 @@ public class EndsTests
     }
 
     /// <summary>What says nothing of any of these states.</summary>
-    static readonly string[] Nothing = ["note looks fine", "run-off 300 ppm", "photo", "staked", "bulb size 3 cm", "weight 400 g"];
+    static readonly string[] Nothing = ["note looks fine", "run-off 300 ppm", "photo", "staked", "meter 3", "weight 400 g"];
 
     static readonly IReadOnlyList<Case> All = Read();
 

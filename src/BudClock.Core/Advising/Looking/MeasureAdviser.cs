@@ -1,11 +1,10 @@
-using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Looking;
 
 /// <summary>
-/// Rule K3: an organ that is measured and moves is due again every seven days. While the first water waits for roots,
-/// those are looked at whether or not there are any yet.
+/// Rule K3: an organ that is measured and moves is due again after seven days, or in its grower's own rhythm. While the first water
+/// waits for roots, those are looked at whether or not there are any yet.
 /// </summary>
 public sealed class MeasureAdviser : IAdviser
 {
@@ -17,8 +16,7 @@ public sealed class MeasureAdviser : IAdviser
     {
         if (NextMeasure.Read(now) is not { } next)
             yield break;
-        var every = now.Limits<MeasuringLimits>().Every;
-        var due = next.Last.AddDays((int)every);
+        var (every, due) = (next.Every, next.Due);
         var days = now.Today.DayNumber - next.Last.DayNumber;
         var condition = new Condition("days since the last look", new Fact(days), new Fact(every), "days", days >= every, next.Last);
         yield return new(

@@ -52,6 +52,7 @@ public sealed class LogModel(TodaysGarden todaysGarden, Logbook logbook) : Garde
         EntryKinds.All.Where(kind =>
             kind != EntryKinds.Photo
             && kind != EntryKinds.PutOff
+            && kind != EntryKinds.NotAsked
             && (Plant.Situation?.Sheet is not { } sheet || PossibleKinds.Of(sheet).Contains(kind))
         );
 
