@@ -55,6 +55,16 @@ public sealed record Entry
     /// <summary>It put water into the pot.</summary>
     public bool IsWatering => Does.HasFlag(Effects.WetsMedium);
 
+    /// <summary>It says that the plant asks for water: a dry medium, a leaf that gives way, an empty tray or reservoir.</summary>
+    public bool AsksForWater =>
+        Text switch
+        {
+            "dry" => Kind == EntryKinds.Medium,
+            "limp" or "pliable" => Kind == EntryKinds.Leaves,
+            "empty" => Kind == EntryKinds.Tray || Kind == EntryKinds.Reservoir,
+            _ => false,
+        };
+
     /// <summary>What its words say, as structure; read from them where nobody gives it.</summary>
     /// <remarks>Other words are read anew: in an initialiser it comes after the text.</remarks>
     public Said Said

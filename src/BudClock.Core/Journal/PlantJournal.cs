@@ -47,6 +47,9 @@ public sealed class PlantJournal
         var order = a.On.CompareTo(b.On);
         if (order == 0)
             order = a.Logged.CompareTo(b.Logged);
+        // In one line, or where no time is known: it was felt dry, and then watered.
+        if (order == 0)
+            order = b.AsksForWater.CompareTo(a.AsksForWater);
         return order == 0 ? a.Id.CompareTo(b.Id) : order;
     }
 

@@ -21,12 +21,6 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
     const double Least = 0.5;
     const double Most = 2;
 
-    /// <summary>Whether an entry says that the plant asks for water.</summary>
-    public static bool Asks(Entry entry) =>
-        (entry.Kind == Medium && entry.Text == "dry")
-        || (entry.Kind == Leaves && entry.Text is "limp" or "pliable")
-        || ((entry.Kind == Tray || entry.Kind == Reservoir) && entry.Text == "empty");
-
     /// <summary>Reads the plant's own rhythm; null below three intervals of this season.</summary>
     /// <param name="vpd">The mean vapour pressure deficit of a day at the plant's place, kPa; null where it is not known.</param>
     public static Rhythm? Read(PlantJournal journal, DateOnly today, Func<DateOnly, double?> vpd)
@@ -63,7 +57,7 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
         DateOnly? watered = null;
         foreach (var entry in journal.Entries)
         {
-            if (watered is { } since && entry.On > since && Asks(entry))
+            if (watered is { } since && entry.On > since && entry.AsksForWater)
             {
                 yield return (since, entry.On);
                 watered = null;

@@ -88,19 +88,27 @@ static class SpokenNumbers
     static (double Value, int Taken) Part(IReadOnlyList<Token> tokens, int at)
     {
         var article = Is(tokens, at, "a") || Is(tokens, at, "an");
-        if (article && Share(tokens, at + 1) is { } of && IsUnit(tokens, at + 2))
-            return (of, 2);
+        if (article && Share(tokens, at + 1) is { } of && ToUnit(tokens, at + 2) is > 0 and var before)
+            return (of, 2 + before - 1);
         if (article && IsUnit(tokens, at + 1))
             return (1, 1);
         if (Share(tokens, at) is not { } share)
             return (0, 0);
-        if (IsUnit(tokens, at + 1))
-            return (share, 1);
-        return (Is(tokens, at + 1, "a") || Is(tokens, at + 1, "an")) && IsUnit(tokens, at + 2) ? (share, 2) : (0, 0);
+        return ToUnit(tokens, at + 1) is > 0 and var words ? (share, words) : (0, 0);
+    }
+
+    /// <summary>How many words lead to a unit, the unit counted: "cup", "a cup", "of a cup"; 0 for none.</summary>
+    static int ToUnit(IReadOnlyList<Token> tokens, int at)
+    {
+        var next = Is(tokens, at, "of") ? at + 1 : at;
+        if (Is(tokens, next, "a") || Is(tokens, next, "an"))
+            next++;
+        return IsUnit(tokens, next) ? next - at + 1 : 0;
     }
 
     static double? Share(IReadOnlyList<Token> tokens, int at) =>
         Is(tokens, at, "half") ? 0.5
+        : Is(tokens, at, "third") ? 1 / 3.0
         : Is(tokens, at, "quarter") ? 0.25
         : null;
 

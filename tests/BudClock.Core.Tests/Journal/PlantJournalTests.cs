@@ -17,6 +17,17 @@ public class PlantJournalTests
 
     static readonly DateOnly Start = new(2031, 1, 1);
 
+    [Theory]
+    [InlineData(0, "dry, then watered")] // no time is known: it was felt first
+    [InlineData(3, "watered, then dry")] // three hours later it was dry again
+    public void What_asks_for_water_comes_before_the_water_of_the_same_moment(int hoursLater, string order)
+    {
+        var water = Specimens.At(Start, EntryKinds.Watered);
+        var dry = Specimens.At(Start, EntryKinds.Medium, text: "dry");
+        var journal = PlantJournal.UpTo(Start, [water, dry with { Logged = dry.Logged.AddHours(hoursLater) }]);
+        Assert.Equal(order, string.Join(", then ", journal.Entries.Select(e => e.Text ?? "watered")));
+    }
+
     static readonly Gen<(Entry[] Entries, EntryKind[] Kinds, int Until)> Any = Gen.Select(
         Gen.Select(Gen.Int[0, Some.Length - 1], Gen.Int[0, 60], Gen.Int[0, 3], Gen.Bool)
             .Select(one =>

@@ -156,7 +156,8 @@ public partial class ClaimsTests
         || rests.Name.Contains("day length", StringComparison.Ordinal)
         || rests.Name.Contains("forecast", StringComparison.Ordinal)
         || rests.Name.Contains("light", StringComparison.Ordinal)
-        || rests.Name.Contains("usual waking", StringComparison.Ordinal);
+        || rests.Name.Contains("usual waking", StringComparison.Ordinal)
+        || rests.Name.Contains("season", StringComparison.Ordinal);
 
     static int Back(string when) =>
         when switch

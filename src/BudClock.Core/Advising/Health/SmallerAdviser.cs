@@ -76,11 +76,16 @@ public sealed class SmallerAdviser : IAdviser
         };
     }
 
-    static string Numbers(Grown before, Grown last) =>
-        string.Create(
+    /// <summary>Two of one year are told apart by their months.</summary>
+    static string Numbers(Grown before, Grown last)
+    {
+        var apart = last.Label != before.Label;
+        string When(Grown grown) => apart ? grown.Label : grown.Done.ToString("MMMM yyyy", CultureInfo.InvariantCulture);
+        return string.Create(
             CultureInfo.InvariantCulture,
-            $"{last.By.Words} {last.Cm:0.#} cm in {last.Label}, {before.Cm:0.#} cm in {before.Label}"
+            $"{last.By.Words} {last.Cm:0.#} cm in {When(last)}, {before.Cm:0.#} cm in {When(before)}"
         );
+    }
 
     static string Why(IReadOnlyList<SmallerCause> causes, int falls, bool years)
     {
