@@ -68,6 +68,12 @@ public sealed record Advice(
     /// <summary>It asks about a danger.</summary>
     public bool Danger { get; init; }
 
+    /// <summary>Another rule waits for the answer, so that it is more than a habit.</summary>
+    public bool Needed { get; init; }
+
+    /// <summary>It is due by habit alone, and a grower may not want to be asked for it.</summary>
+    public bool ByHabit => Care.Facts().ByHabit && !Needed;
+
     /// <summary>A question about a danger never grows quiet.</summary>
     public bool Urgent => Danger || Ground is Ground.Emergency || Care.Facts().Question is "cold" or "heat";
 

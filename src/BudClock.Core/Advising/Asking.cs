@@ -42,7 +42,7 @@ public static class Asking
     /// <summary>What is due by habit, and this grower does not want to be asked for.</summary>
     static bool IsUnwanted(Situation now, Advice advice)
     {
-        if (!advice.Care.Facts().ByHabit || !now.Journal.Has(EntryKinds.NotAsked))
+        if (!advice.ByHabit || !now.Journal.Has(EntryKinds.NotAsked))
             return false;
         foreach (var span in now.Spans<NotWithThisOne>())
             if (span.Open && span.Sign.Text == advice.Care.Facts().Question)

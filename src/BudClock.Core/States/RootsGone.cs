@@ -73,7 +73,7 @@ public sealed class RootsGone : State
         if (end.Kind == RootsAtBase || end.Said.Has(SaidFacts.SoundRoots))
             return open with { End = end };
         if (end.Kind == RootLength)
-            return end.Amount?.InBase >= log.Sheet.Limits<NewRootLimits>().Strong ? open with { End = end } : Met(open, end);
+            return end.Amount?.InBase >= log.Sheet.Limits<NewRootLimits>().Strong ? open with { End = end } : Met(open, end, log);
         // From its reserves it pushes a growth all the same; a month later it lives by roots of its own, though few.
         var (limits, since) = (log.Sheet.Limits<RootLimits>(), open.Newest.On);
         return Few(open)
@@ -84,7 +84,7 @@ public sealed class RootsGone : State
                 }
                 : open
             : end.On >= since.AddDays(limits.Shows)
-                ? Met(open, end)
+                ? Met(open, end, log)
                 : open;
     }
 

@@ -45,7 +45,7 @@ public abstract class State
     protected virtual Span? Opened(Entry sign, PlantLog log) => new(this, sign, sign, [], null, null);
 
     /// <summary>The span after one more entry of <see cref="Meets"/>.</summary>
-    protected virtual Span Met(Span open, Entry entry) => open with { Since = [.. open.Since, entry] };
+    protected virtual Span Met(Span open, Entry entry, PlantLog log) => open with { Since = [.. open.Since, entry] };
 
     /// <summary>The span after one more sign while it goes on.</summary>
     protected virtual Span Again(Span open, Entry sign, PlantLog log) => open with { Sign = sign };
@@ -60,15 +60,25 @@ public abstract class State
     /// <summary>Every span of the log, oldest first; several may be open where it is a state of organs.</summary>
     public IReadOnlyList<Span> Read(PlantLog log, DateOnly today)
     {
-        List<Span>? spans = null;
-        if (OnRecord(log.Plant) is { } record && record.On <= today && !Opens.Any(mark => log.Journal.Has(mark.Kind)))
-            Next(spans = [], record, log);
-        foreach (var entry in log.Journal.Of(kinds ??= Kinds()))
-            Next(spans ??= [], entry, log);
-        if (spans is null)
+        var spans = new List<Span>();
+        // Most states never began: then nothing is gathered.
+        if (Begins(log.Journal))
+            foreach (var entry in log.Journal.Of(kinds ??= Kinds()))
+                Next(spans, entry, log);
+        else if (OnRecord(log.Plant) is { } record && record.On <= today)
+            Next(spans, record, log);
+        else
             return [];
         Lapse(spans, log, today);
         return spans;
+    }
+
+    bool Begins(PlantJournal journal)
+    {
+        foreach (var mark in Opens)
+            if (journal.Has(mark.Kind))
+                return true;
+        return false;
     }
 
     void Next(List<Span> spans, Entry entry, PlantLog log)
@@ -76,10 +86,12 @@ public abstract class State
         Lapse(spans, log, entry.On);
         if (Fits(Opens, entry))
             Open(spans, entry, log);
+        else if (spans.Count == 0)
+            return;
         else if (Fits(Ends, entry))
-            Change(spans, entry, log, open => Ended(open, entry, log));
+            Change(spans, entry, log, Ended);
         else if (Fits(Meets, entry))
-            Change(spans, entry, log, open => Met(open, entry));
+            Change(spans, entry, log, Met);
     }
 
     void Open(List<Span> spans, Entry sign, PlantLog log)
@@ -90,11 +102,11 @@ public abstract class State
             spans.Add(opened);
     }
 
-    void Change(List<Span> spans, Entry entry, PlantLog log, Func<Span, Span> change)
+    void Change(List<Span> spans, Entry entry, PlantLog log, Func<Span, Entry, PlantLog, Span> change)
     {
         for (var i = 0; i < spans.Count; i++)
             if (spans[i].Open && !Apart(spans[i], entry, log))
-                spans[i] = change(spans[i]);
+                spans[i] = change(spans[i], entry, log);
     }
 
     void Lapse(List<Span> spans, PlantLog log, DateOnly today)

@@ -46,6 +46,15 @@ public class AskingTests
     }
 
     [Fact]
+    public void Roots_that_a_first_soak_waits_for_are_no_habit()
+    {
+        var wish = At(Today.AddDays(-3), EntryKinds.NotAsked, text: "measure");
+        var said = Assess(Waking(Roots(Today.AddDays(-9), 4), wish));
+        Assert.Contains(said.Settled, a => a is { Care: Care.Measure, ByHabit: false });
+        Assert.DoesNotContain(said.Waiting, one => one.Question.Care is Care.Measure && one.Next is null);
+    }
+
+    [Fact]
     public void What_a_grower_does_not_want_to_be_asked_waits_on_the_plants_page_until_it_is_done_again()
     {
         var (turned, wish) = (At(Repotted, EntryKinds.Turned), At(Repotted.AddDays(8), EntryKinds.NotAsked, text: "turn"));

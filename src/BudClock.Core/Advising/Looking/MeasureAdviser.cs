@@ -27,7 +27,10 @@ public sealed class MeasureAdviser : IAdviser
             due,
             Reason(now, next, due),
             [condition]
-        );
+        )
+        {
+            Needed = next.Kind == EntryKinds.RootLength && now.DryRest.Waking,
+        };
     }
 
     static string Reason(Situation now, NextMeasure next, DateOnly due)
