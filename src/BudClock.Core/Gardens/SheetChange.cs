@@ -12,6 +12,9 @@ public sealed record SheetChange(string Sheet, string? Plant, string Name, doubl
     {
         // One length stood for pots of any depth, for kinds that hate a long drought.
         ["W1.root-length-thirsty"] = ("leafless-pseudobulb-thirsty", ["W1.root-length-small", "W1.root-length-large"]),
+
+        // Who writes of a plant without an answer is asked once anew; how often is no number any more.
+        ["L5.visits"] = ("", []),
     };
 
     /// <summary>The same change by today's names; itself for most, nothing where it held for no plant of its sheet.</summary>

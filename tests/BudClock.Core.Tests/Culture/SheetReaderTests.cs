@@ -143,12 +143,13 @@ public class SheetReaderTests
         const string File = """
             { "format": "bud-clock-garden", "version": 1, "plants": [], "sheetChanges": [
               { "sheet": "leafless-pseudobulb-thirsty", "name": "W1.root-length-thirsty", "value": 5 },
-              { "sheet": "leafless-pseudobulb", "name": "W1.root-length-thirsty", "value": 5 } ] }
+              { "sheet": "leafless-pseudobulb", "name": "W1.root-length-thirsty", "value": 5 },
+              { "sheet": "leafless-pseudobulb", "name": "L5.visits", "value": 2 } ] }
             """;
         var changes = GardenFileReader.Read(File, CultureSheets.Shipped).Garden!.SheetChanges;
         var limits = CultureSheets.Shipped.With(changes).Find("leafless-pseudobulb-thirsty")!.Limits<FirstSoakLimits>();
         Assert.Equal((5, 5), (limits.RootLengthSmall, limits.RootLengthLarge));
-        Assert.Equal(2, changes.Count); // on the other sheet it held for no plant
+        Assert.Equal(2, changes.Count); // on the other sheet it held for no plant, and visits are counted no more
     }
 
     [Theory]
