@@ -67,7 +67,7 @@ public static class Judgement
             Due = null,
             Until = null,
             Amount = null,
-            Reason = $"{advice.Reason} But not before this: {first.Reason}",
+            Reason = $"Not today: {(first.Because is { } because ? $"{because}, and that" : "what excludes it")} goes first.",
             Conditions = [.. advice.Conditions, .. first.Conditions],
         };
 

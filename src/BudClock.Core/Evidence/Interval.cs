@@ -28,8 +28,8 @@ public sealed record Interval(Rhythm Rhythm, double Stretch, string Because)
     }
 
     /// <summary>
-    /// How long a watering lasts before a limp leaf can be thirst, days: what it has asked for itself, else what its kind usually takes. Who
-    /// waters daily teaches nothing of that.
+    /// How long a watering lasts before a limp leaf can be thirst, days: what it has asked for itself, else what its kind usually takes.
+    /// Who waters daily teaches nothing of that.
     /// </summary>
     public static double Lasts(Situation now) =>
         now.Interval is { Rhythm.Practised: true } practised

@@ -46,7 +46,7 @@ public sealed record RootsFound(RootState State, Entry? Rests, DateOnly? NoneSin
             : RootsGone.Few(gone)
                 ? (RootState.Few, gone.Newest)
                 : (RootState.None, gone.Sign);
-        var lost = gone is { Sign.Amount: null or { InBase: <= 0 } } ? gone.Sign.On : (DateOnly?)null;
+        var lost = gone is { Opened.Amount: null or { InBase: <= 0 } } ? gone.Opened.On : (DateOnly?)null;
         return new(state, rests, lost, LengthSince(now.Journal, lost), IsUnrooted(now, state));
     }
 

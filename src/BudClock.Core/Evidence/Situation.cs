@@ -185,10 +185,17 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
     /// <summary>An organ of that lane is under way.</summary>
     public bool Open(LaneKind kind) => Lanes.Any(lane => lane.Kind == kind && lane.Open);
 
-    /// <summary>A state that goes on today; null where it does not.</summary>
+    /// <summary>A state that goes on today, the newest where several organs have it; null where it does not.</summary>
     /// <typeparam name="T">The state.</typeparam>
     public Span? In<T>()
-        where T : State => Last<T>() is { Open: true } span ? span : null;
+        where T : State
+    {
+        var all = Spans<T>();
+        for (var i = all.Count - 1; i >= 0; i--)
+            if (all[i].Open)
+                return all[i];
+        return null;
+    }
 
     /// <summary>The newest span of a state, open or ended; null where there never was one.</summary>
     /// <typeparam name="T">The state.</typeparam>

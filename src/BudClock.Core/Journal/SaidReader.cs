@@ -24,7 +24,7 @@ static partial class SaidReader
         kind == EntryKinds.Pest ? Pests(text)
         : kind == Treated ? Pests(text) | If(SaidFacts.Predators, Released().IsMatch(text)) | CutClean(text)
         : kind == Inspected ? Pests(text) | CutClean(text) | FoundRotten(text) | Roots(text)
-        : kind == EntryKinds.Rot ? Rotting(text) | CutClean(text)
+        : kind == EntryKinds.Rot ? Rotting(text) | If(SaidFacts.Clean, Healed(text))
         : kind == Cut ? CutClean(text)
         : kind == Note
             ? CutClean(text)
@@ -53,6 +53,8 @@ static partial class SaidReader
     static SaidFacts Rotting(string text) =>
         If(SaidFacts.Rotten, !Denied().IsMatch(text) && (!RotOver().IsMatch(text) || Soft().IsMatch(text)))
         | If(SaidFacts.OfRoots, OfRoots().IsMatch(text));
+
+    static bool Healed(string text) => RotHealed().IsMatch(text) && !Denied().IsMatch(text) && !Soft().IsMatch(text);
 
     static SaidFacts FoundRotten(string text) =>
         If(SaidFacts.Rotten, Rotten().IsMatch(text) && !Denied().IsMatch(text)) | If(SaidFacts.OfRoots, OfRoots().IsMatch(text));
@@ -120,6 +122,10 @@ static partial class SaidReader
 
     [GeneratedRegex(@"\b(clear|cleared|clean|healed|callused|firm|sound|gone|over)\b", RegexOptions.IgnoreCase)]
     private static partial Regex RotOver();
+
+    /// <summary>Rot that is "gone over to the next bulb", or has left a firm top, is not over.</summary>
+    [GeneratedRegex(@"\b(cleared|clean|healed|callused)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex RotHealed();
 
     [GeneratedRegex(@"\b(soft|smell\w*|brown|black|spread\w*|mush\w*)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Soft();

@@ -21,7 +21,11 @@ public sealed class AlgaeSeen : State
     ];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Mark> Ends { get; } = [new(Repotted, "repotted into fresh medium")];
+    public override IReadOnlyList<Mark> Ends { get; } =
+    [
+        new(Repotted, "repotted into fresh medium"),
+        new(Pest, "algae seen to be gone", e => e.Said.Has(SaidFacts.Algae) && e.Said.Has(SaidFacts.NoneSeen)),
+    ];
 
     /// <inheritdoc/>
     public override string Afterwards => "A mist on the leaves is possible again.";

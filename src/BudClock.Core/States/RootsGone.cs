@@ -65,7 +65,13 @@ public sealed class RootsGone : State
         Enough(sign, log) ? open with { End = sign }
         : sign.Amount is { InBase: > 0 } ? open with { Since = [.. open.Since, sign] }
         : OfOnePart(sign, log) || (sign.Organ is not null && Few(open)) ? open
-        : open with { Sign = sign, Since = [] };
+        : open with
+        {
+            // Lost again after a few, it counts from here; seen once more to have none, from where it was lost.
+            Opened = Few(open) ? sign : open.Opened,
+            Sign = sign,
+            Since = [],
+        };
 
     /// <inheritdoc/>
     protected override Span Ended(Span open, Entry end, PlantLog log)

@@ -74,6 +74,18 @@ public class EvidenceTests
         );
 
     [Fact]
+    public void Roots_seen_once_more_to_be_gone_are_gone_since_they_were_lost()
+    {
+        DateOnly? Since(params Entry[] log) =>
+            Specimens.Assess(Specimens.Lycaste(log) with { Taxon = "Cattleya intermedia" }).Situation.Roots.NoneSince;
+        var (lost, none) = (Seen(80, EntryKinds.RootsLost), Seen(20, EntryKinds.RootCount, count: 0));
+        Assert.Equal(Today.AddDays(-80), Since(lost, none));
+        Assert.Equal(Today.AddDays(-80), Since(lost, none, Seen(5, EntryKinds.RootsStarted)));
+        Assert.Equal(Today.AddDays(-20), Since(lost, Seen(40, EntryKinds.RootsStarted), none)); // lost again
+        Assert.Null(Since(Seen(80, EntryKinds.RootCount, count: 2)));
+    }
+
+    [Fact]
     public void Rotted_roots_are_over_with_new_roots_after_they_were_treated_and_not_with_a_firm_base()
     {
         var (rot, cut) = (Seen(20, EntryKinds.Rot, "roots"), Seen(18, EntryKinds.Treated, "dead roots off"));
