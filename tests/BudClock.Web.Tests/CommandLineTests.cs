@@ -61,7 +61,7 @@ public class CommandLineTests
         Assert.Equal(await site.Http.GetStringAsync("/api/garden", Stop), await empty.Http.GetStringAsync("/api/garden", Stop));
     }
 
-    [Fact]
+    [Fact, Long]
     public async Task A_garden_goes_in_and_out_is_copied_and_put_back()
     {
         var site = await Site.ReadAsync();

@@ -97,7 +97,7 @@ public class GardenPagesTests
         );
     }
 
-    [Fact]
+    [Fact, Long]
     public async Task Sheets_at_the_ends_of_their_ranges_fail_no_page()
     {
         foreach (var least in (bool[])[true, false])

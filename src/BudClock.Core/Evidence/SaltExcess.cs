@@ -1,6 +1,7 @@
 using BudClock.Core.Culture;
 using BudClock.Core.Culture.Limits;
 using BudClock.Core.Mixing;
+using BudClock.Core.States;
 
 namespace BudClock.Core.Evidence;
 
@@ -12,25 +13,10 @@ namespace BudClock.Core.Evidence;
 public sealed record SaltExcess(string What, double Ppm, double Bears, DateOnly On)
 {
     /// <summary>The newest excess; null for none, for one that was flushed out, and for one that is too old to tell.</summary>
-    public static SaltExcess? Read(Situation now)
-    {
-        var (limits, flushed) = (now.Limits<SaltLimits>(), Flushes.Last(now));
-        return Found(now.Journal.Last(EntryKinds.RunOff), "Run-off", e => e.Amount?.InBase)
-            ?? Found(Given(now.Journal), "What it was given", e => Measured(now.Around.Shelf.Batch(e.Mix)));
-
-        SaltExcess? Found(Entry? entry, string what, Func<Entry, double?> measure) =>
-            entry is not null
-            && entry.On > now.Today.AddDays(-limits.Seen)
-            && measure(entry) is { } ppm
-            && ppm > limits.Tds
-            && !(flushed is not null && PlantJournal.IsAfter(flushed, entry))
-                ? new(what, ppm, limits.Tds, entry.On)
-                : null;
-    }
-
-    static Entry? Given(PlantJournal journal) => journal.Waterings.LastOrDefault(e => e.Mix is not null);
-
-    static double? Measured(Batch? batch) => batch is null ? null : batch.MeasuredPpm ?? batch.PredictedPpm;
+    public static SaltExcess? Read(Situation now) =>
+        now.In<Salted>() is { Sign: var sign } && Salted.Ppm(sign, now.Log) is { } ppm
+            ? new(sign.Kind == EntryKinds.RunOff ? "Run-off" : "What it was given", ppm, now.Limits<SaltLimits>().Tds, sign.On)
+            : null;
 
     /// <summary>What the roots of a habit bear.</summary>
     public static Ceiling BornBy(CultureSheet sheet)

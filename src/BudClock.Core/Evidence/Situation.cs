@@ -52,13 +52,16 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
     /// <summary>The garden, the weather of the plant's place, its kind, and what it shares water or a store with.</summary>
     public Surroundings Around => around;
 
+    /// <summary>What states are read from.</summary>
+    public PlantLog Log => new(Plant, Journal, Sheet, Around.Shelf);
+
     /// <summary>What each organ was doing.</summary>
     public IReadOnlyList<Lane> Lanes => lanes ??= LaneReader.Read(Journal);
 
     /// <summary>Where it stands between leaf fall and first water, for habits with a dry rest.</summary>
     /// <remarks>What may be awake is not judged as asleep: whether it rests is asked first.</remarks>
     public DryRest DryRest =>
-        dryRest ??= Sheet.Is(Traits.DryRest) && Astir is null ? DryRest.Read(Journal, Limits<SleepLimits>()) : DryRest.None;
+        dryRest ??= Sheet.Is(Traits.DryRest) && Astir is null ? DryRest.Read(this) : DryRest.None;
 
     /// <summary>What has been measured, organ by organ, the newest first.</summary>
     public IReadOnlyList<OrganSeries> Series => series ??= SeriesReader.Read(Journal, Lanes, Plant.Organs);
@@ -90,8 +93,7 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
             this,
             Interval.Lasts(this),
             Interval.Rhythm is { Own: true, Practised: false } ? Interval.To : null,
-            Limits<ThirstLimits>().Third / 100,
-            Limits<ThirstLimits>().Forgotten
+            Limits<ThirstLimits>().Third / 100
         );
 
     /// <summary>The water below it.</summary>
@@ -208,7 +210,7 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
         where T : State
     {
         var at = AllStates.At<T>();
-        return (spans ??= new IReadOnlyList<Span>?[AllStates.All.Count])[at] ??= AllStates.All[at].Read(new(Plant, Journal, Sheet), Today);
+        return (spans ??= new IReadOnlyList<Span>?[AllStates.All.Count])[at] ??= AllStates.All[at].Read(Log, Today);
     }
 
     /// <summary>The limits of a rule that this plant's habit follows.</summary>

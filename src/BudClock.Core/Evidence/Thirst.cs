@@ -1,4 +1,5 @@
 using BudClock.Core.Culture.Limits;
+using BudClock.Core.States;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Evidence;
@@ -34,18 +35,15 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
     /// <summary>The sign in words: "leaves limp".</summary>
     public string Words => $"{Sign!.Kind.Words.ToLowerInvariant()} {Sign.Text}";
 
-    static readonly string[] Limp = ["limp", "pliable"];
-    static readonly string[] Firm = ["firm", "limp", "pliable"];
-    static readonly string[] Shrunken = ["wrinkled", "shrivelled"];
+    static readonly string[] Signs = [.. Hanging.Words, .. Shrunken.Words];
 
     /// <summary>Weighs the newest sign against the medium, the water given, and the plant's own interval.</summary>
     /// <param name="interval">Days from water to water: the plant's own, else the sheet's guide.</param>
     /// <param name="runOut">Days after which the plant's own interval has clearly run out; null until it has taught one.</param>
     /// <param name="third">The share of the interval within which a sign after water is no thirst, 0 to 1.</param>
-    /// <param name="forgotten">Days after which an unanswered sign is not asked about any more.</param>
-    public static Thirst Read(Situation now, double interval, double? runOut, double third, int forgotten)
+    public static Thirst Read(Situation now, double interval, double? runOut, double third)
     {
-        if (NewestSign(now, forgotten) is not { } sign)
+        if (NewestSign(now) is not { } sign)
             return None;
         var age = now.Today.DayNumber - sign.On.DayNumber;
         if (age > (sign.Kind == Bulbs ? now.Ages.Bulbs : now.Ages.Limp))
@@ -72,23 +70,11 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
         return new(days >= runOut ? ThirstKind.Thirsty : ThirstKind.Unfelt, sign, watered, wet.LastWater.On);
     }
 
-    /// <summary>
-    /// The newest leaf or bulb sign that no water has answered; leaves that are firm again, or bulbs that filled, show none.
-    /// </summary>
-    static Entry? NewestSign(Situation now, int forgotten)
+    /// <summary>The newest leaf or bulb sign that goes on; bulbs at rest shrink as they should.</summary>
+    static Entry? NewestSign(Situation now)
     {
-        var leaves = now.Journal.Of(Leaves).LastOrDefault(e => Firm.Contains(e.Text));
-        var bulbs = now.Resting ? null : now.Journal.Last(Bulbs);
-        var open = new[] { Sign(leaves, Limp, forgotten), Sign(bulbs, Shrunken, now.Ages.Bulbs) }.OfType<Entry>().ToList();
-        return open.Count == 0 ? null : open.MaxBy(e => e.On);
-
-        Entry? Sign(Entry? newest, string[] states, int days) =>
-            newest is not null
-            && states.Contains(newest.Text)
-            && newest.On >= now.Today.AddDays(-days)
-            && !(now.Wetness.LastWater is { } water && PlantJournal.IsAfter(water, newest))
-                ? newest
-                : null;
+        var (leaves, bulbs) = (now.In<Hanging>()?.Sign, now.Resting ? null : now.In<Shrunken>()?.Sign);
+        return bulbs?.On > leaves?.On || leaves is null ? bulbs : leaves;
     }
 
     /// <summary>Its roots were looked at since it first hung, and are alive: what is left to know is the medium.</summary>
@@ -100,7 +86,7 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
             || (
                 seen.Kind != RootLength
                 && seen.On > now.Today.AddDays(-now.Limits<RootLimits>().Sound)
-                && now.Journal.Of(sign.Kind).Any(e => Limp.Concat(Shrunken).Contains(e.Text) && e.On <= seen.On && e != sign)
+                && now.Journal.Of(sign.Kind).Any(e => Signs.Contains(e.Text) && e.On <= seen.On && e != sign)
             )
         );
 
@@ -109,7 +95,7 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
         now
             .Journal.Of(sign.Kind)
             .Any(e =>
-                Limp.Concat(Shrunken).Contains(e.Text)
+                Signs.Contains(e.Text)
                 && e != sign
                 && !PlantJournal.IsAfter(e, water)
                 && e.On >= water.On.AddDays(-now.Ages.Limp)

@@ -73,6 +73,19 @@ public static class EntryEffects
                     ? Effects.Wounds
                     : Table[entry.Kind.Index];
 
+    /// <summary>The kinds of entries that have an effect, always or by their words or amount.</summary>
+    public static IEnumerable<EntryKind> KindsThat(Effects does)
+    {
+        foreach (var kind in EntryKinds.All)
+            if (
+                Table[kind.Index].HasFlag(does)
+                || (kind == Fed && Effects.WetsMedium.HasFlag(does))
+                || (kind == Rinsed && Flushes.HasFlag(does))
+                || (kind == Treated && Effects.Wounds.HasFlag(does))
+            )
+                yield return kind;
+    }
+
     static Effects[] Made()
     {
         var table = new Effects[EntryKind.Made];

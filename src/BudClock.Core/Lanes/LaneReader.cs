@@ -12,7 +12,14 @@ public static class LaneReader
     /// <summary>Roots that start this long after the last sign of the flush before are another flush.</summary>
     const int FlushGapDays = 60;
 
-    sealed record Signs(LaneKind Kind, EntryKind[] Open, EntryKind[] Close);
+    /// <summary>What opens and what ends a lane, of the part that the entry names.</summary>
+    /// <param name="Kind">The lane.</param>
+    /// <param name="Open">Kinds of entries that open it; a number of nothing does not.</param>
+    /// <param name="Close">Kinds of entries that end it.</param>
+    public sealed record Signs(LaneKind Kind, IReadOnlyList<EntryKind> Open, IReadOnlyList<EntryKind> Close);
+
+    /// <summary>What opens and what ends each, as it is printed on the page of states.</summary>
+    public static IReadOnlyList<Signs> Declared => Table;
 
     static readonly Signs[] Table =
     [

@@ -1,4 +1,5 @@
 using BudClock.Core.Culture;
+using BudClock.Core.Mixing;
 
 namespace BudClock.Core.States;
 
@@ -132,8 +133,8 @@ public abstract class State
     EntryKind[] Kinds() => [.. Opens.Concat(Meets).Concat(Ends).Select(mark => mark.Kind).Distinct()];
 }
 
-/// <summary>What states are read from: the plant's details, what is in force of its log, and the sheet that it is read by.</summary>
-public readonly record struct PlantLog(Plant Plant, PlantJournal Journal, CultureSheet Sheet)
+/// <summary>What states are read from: the plant, what is in force of its log, its sheet, and the shelf that it is fed from.</summary>
+public readonly record struct PlantLog(Plant Plant, PlantJournal Journal, CultureSheet Sheet, Shelf Shelf)
 {
     /// <summary>Two spikes are two, a sheath and the growth that it stands on are not.</summary>
     public bool OfOneKind(string one, string other) => KindOf(one) is { } kind && kind == KindOf(other);
@@ -176,6 +177,17 @@ public sealed record Mark(EntryKind Kind, string Words, Func<Entry, bool>? When 
 
     /// <summary>An entry whose words say one of these facts.</summary>
     public static Mark Saying(EntryKind kind, string words, SaidFacts fact) => new(kind, words, entry => (entry.Said.Facts & fact) != 0);
+
+    /// <summary>Every entry that has an effect, whatever it is called: what is poured, topped up or fed by the litre wets.</summary>
+    public static IEnumerable<Mark> Doing(Effects does) =>
+        EntryEffects
+            .KindsThat(does)
+            .Select(kind => new Mark(kind, Doing(kind), entry => entry.Does.HasFlag(does)));
+
+    static string Doing(EntryKind kind) =>
+        kind == EntryKinds.Fed ? "fed with an amount of water"
+        : kind == EntryKinds.Rinsed ? "the medium rinsed"
+        : kind.Words.ToLowerInvariant();
 
     /// <summary>A number above nothing.</summary>
     public static Mark Some(EntryKind kind, string words) => new(kind, words, entry => entry.Amount is { InBase: > 0 });

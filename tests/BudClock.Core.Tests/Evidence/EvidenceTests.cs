@@ -1,6 +1,4 @@
 using BudClock.Core.Advising;
-using BudClock.Core.Culture;
-using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using static BudClock.Core.Tests.Specimens;
 
@@ -269,7 +267,7 @@ public class EvidenceTests
     static Entry Log(int back, EntryKind kind, string? text = null) => Specimens.At(Today.AddDays(-back), kind, null, text);
 
     static DryRest Rest(params Entry[] entries) =>
-        DryRest.Read(PlantJournal.UpTo(Today, entries), CultureSheets.Shipped.All[0].Limits<SleepLimits>());
+        Assess(Lycaste(entries) with { Taxon = "Catasetum pileatum" }).Situation.DryRest;
 
     [Fact]
     public void A_dry_rest_ends_with_a_sign_of_that_day_and_a_growth_after_sixty_dry_days_ends_one_that_nobody_logged()

@@ -19,7 +19,7 @@ public class SeasonTests
             assembly.Name!.StartsWith("BudClock", StringComparison.Ordinal)
         );
 
-    [Fact]
+    [Fact, Long]
     public void Who_follows_the_advice_keeps_the_plants_and_sees_them_bloom() => KeepsAndSeesBloom(southern: false);
 
     [Fact, Long]

@@ -1,5 +1,6 @@
 using BudClock.Core.Advising;
 using BudClock.Core.Culture;
+using BudClock.Core.Mixing;
 using BudClock.Core.Notes;
 using BudClock.Core.States;
 using static BudClock.Core.Journal.EntryKinds;
@@ -28,7 +29,7 @@ public class EndsTests
     }
 
     /// <summary>What says nothing of any of these states.</summary>
-    static readonly string[] Nothing = ["note looks fine", "run-off 300 ppm", "photo", "staked", "meter 3", "weight 400 g"];
+    static readonly string[] Nothing = ["note looks fine", "photo", "staked", "meter 3", "weight 400 g"];
 
     static readonly IReadOnlyList<Case> All = Read();
 
@@ -78,12 +79,20 @@ public class EndsTests
             if (state.LapsesInWords(CultureSheets.Shipped.Find(CultureSheets.General)!) is { } lapses)
                 page.Append($"- lapses by itself {lapses}\n");
         }
+        page.Append("\n# What each part was doing\n\nA growth, a spike, a flower, roots and a rest each have a lane on the dial. ");
+        page.Append("Lost, cut, died and given away end every lane of what they name.\n");
+        foreach (var lane in LaneReader.Declared)
+        {
+            page.Append($"\n## {lane.Kind}\n\n");
+            Rows("begins with", [.. lane.Open.Select(kind => new Mark(kind, kind.Words.ToLowerInvariant()))]);
+            Rows("ends with", [.. lane.Close.Select(kind => new Mark(kind, kind.Words.ToLowerInvariant()))]);
+        }
         Reference.Printed("states.md", page.ToString());
 
         void Rows(string what, IReadOnlyList<Mark> marks)
         {
             if (marks.Count > 0)
-                page.Append($"- {what}: {string.Join("; ", marks.Select(mark => mark.Words))}\n");
+                page.Append($"- {what}: {string.Join("; ", marks.Select(mark => mark.Words).Distinct())}\n");
         }
     }
 
@@ -158,7 +167,7 @@ public class EndsTests
     static bool In(Type state, params Entry[] log) => In(AllStates.All.Single(one => one.GetType() == state), Plant(log), Today);
 
     static bool In(State state, Core.Gardens.Plant plant, DateOnly on) =>
-        state.Read(new(plant, PlantJournal.UpTo(on, plant.Entries), CultureSheets.Shipped.For(plant)!), on).Any(span => span.Open);
+        state.Read(new(plant, PlantJournal.UpTo(on, plant.Entries), CultureSheets.Shipped.For(plant)!, Shelf.Empty), on).Any(span => span.Open);
 
     static Core.Gardens.Plant Plant(params Entry[] log) => Lycaste(log) with { Taxon = "Cattleya intermedia" };
 

@@ -83,7 +83,7 @@ public class ComingBackTests
     }
 
     /// <summary>Forty rows, three mended, one cell of each kind: they survive a click on the brand, a reload, Back and Forward.</summary>
-    [Fact]
+    [Fact, Long]
     public async Task A_list_of_forty_mended_rows_survives_what_happens_to_a_browser()
     {
         await using var site = await Site.DemoAsync();

@@ -8,7 +8,7 @@ namespace BudClock.Web.Tests.Browser;
 /// </summary>
 public class EveryPageLaidOutTests
 {
-    [Fact]
+    [Fact, Long]
     public async Task In_the_demo()
     {
         await using var site = await Site.DemoAsync();

@@ -16,7 +16,7 @@ public class EveryTriggerViewTests
         "/practice/end",
     ];
 
-    [Fact]
+    [Fact, Long]
     public async Task Axe_finds_nothing_and_nothing_overflows()
     {
         await using var site = await Site.DemoAsync();
