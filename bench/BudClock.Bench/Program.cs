@@ -15,7 +15,7 @@ using Microsoft.Extensions.DependencyInjection;
 // Usage: dotnet run -c Release --project bench/BudClock.Bench [FOLDER]   (the folder keeps the seeded garden for the next run)
 //        dotnet run -c Release --project bench/BudClock.Bench -- --growth   (200, 2,000 and 20,000 plants beside each other)
 //        dotnet run -c Release --project bench/BudClock.Bench -- --advice   (advice for one plant alone)
-//        dotnet run -c Release --project bench/BudClock.Bench -- --seasons [PLANTS]   (two simulated years, for docs/seasons.md)
+//        dotnet run -c Release --project bench/BudClock.Bench -- --seasons [PLANTS [SEED SEED]]   (two simulated years, for docs/seasons.md)
 var day = new DateOnly(2031, 5, 24);
 if (args is [LargeGarden.Seed, var into, var plants, var entries])
 {
@@ -24,7 +24,8 @@ if (args is [LargeGarden.Seed, var into, var plants, var entries])
 }
 if (args is ["--seasons", .. var many])
 {
-    Seasons.Run(many is [var number] ? int.Parse(number) : 200);
+    var numbers = many.Select(int.Parse).ToList();
+    Seasons.Run(numbers is [var count, ..] ? count : 200, numbers is [_, var north, var south] ? (north, south) : null);
     return;
 }
 if (args is [Growth.One, var size])
