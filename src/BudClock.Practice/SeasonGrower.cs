@@ -70,6 +70,7 @@ public sealed class AdvisedGrower(double share = 1, int seed = 1) : SeasonGrower
     const int RoundsADay = 3;
 
     readonly Random chance = new(seed);
+    readonly List<(string Tag, Entry Entry)> inMind = [];
 
     /// <summary>Called with each assessment of each day, before anything is done.</summary>
     public Action<SeasonGarden, Assessment>? Said { get; init; }
@@ -95,6 +96,7 @@ public sealed class AdvisedGrower(double share = 1, int seed = 1) : SeasonGrower
             Follow(garden, around, tag, said);
         if (garden.Today.DayOfWeek is DayOfWeek.Saturday)
             Season(garden, weathers, [.. first.Select(one => one.Item2)]);
+        Forget(garden);
     }
 
     void Follow(SeasonGarden garden, GardenAround around, string tag, Assessment said)
@@ -126,10 +128,21 @@ public sealed class AdvisedGrower(double share = 1, int seed = 1) : SeasonGrower
     static bool Watered(SeasonGarden garden, string tag) =>
         garden.Plants[tag].Log.Exists(e => e.On == garden.Today && (e.IsWatering || e.Kind == EntryKinds.Tray));
 
+    /// <summary>What was seen is acted on that day, written down or not; what was not is forgotten by the evening.</summary>
     void See(SeasonGarden garden, string tag, Sight sight)
     {
-        if (chance.NextDouble() < share)
-            garden.Write(tag, sight);
+        var log = garden.Plants[tag].Log;
+        var before = log.Count;
+        garden.Write(tag, sight);
+        if (chance.NextDouble() >= share && log.Count > before)
+            inMind.Add((tag, log[^1]));
+    }
+
+    void Forget(SeasonGarden garden)
+    {
+        foreach (var (tag, entry) in inMind)
+            garden.Plants[tag].Log.Remove(entry);
+        inMind.Clear();
     }
 
     void Act(SeasonGarden garden, string tag, EntryKind kind, Quantity? amount = null, string? text = null, Place? to = null) =>

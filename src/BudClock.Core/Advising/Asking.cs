@@ -82,16 +82,30 @@ public static class Asking
         // With a new growth or a planting the question of water begins anew.
         if (advice.Care.AnswersWater() && now.Journal.Last(Turns)?.On is { } turn && turn > arose)
             arose = turn;
+        // Leaves that hang ask it anew, whatever was asked before.
+        if (advice.Care.AnswersWater() && now.Thirst.Sign?.On is { } sign && sign > arose)
+            arose = sign;
         var asked = Heard(now, arose);
+        if (advice.Care.AnswersWater() && !now.Resting)
+            return OfWater(now, asked);
         if (now.Today < asked.AddDays(limits.Stands))
             return asked > now.Today ? asked : now.Today;
         if (!now.Resting && now.Today <= asked.AddDays(limits.Second))
             return asked.AddDays(limits.Second);
         var third = asked.AddDays(now.Resting ? limits.Monthly : limits.Third);
-        // What sleeps is looked at once a month, and whether it drinks is never forgotten for longer.
-        return now.Resting || advice.Care.AnswersWater() ? Monthly(now, third, Counted(advice) ?? asked)
+        // What sleeps is looked at once a month.
+        return now.Resting ? Monthly(now, third, Counted(advice) ?? asked)
             : now.Today <= third ? third
             : null;
+    }
+
+    /// <summary>Whether what is in growth drinks is not forgotten: two days running, then every so many days.</summary>
+    static DateOnly OfWater(Situation now, DateOnly asked)
+    {
+        var (limits, days) = (now.Limits<AskingLimits>(), now.Today.DayNumber - asked.DayNumber);
+        return days < 0 ? asked
+            : days < limits.Stands - 1 ? now.Today
+            : asked.AddDays((days + limits.Water - 1) / limits.Water * limits.Water);
     }
 
     /// <summary>Month by month from a day that stays, so that the season, which moves the first asking, moves none of these.</summary>

@@ -24,7 +24,8 @@ public sealed record Interval(Rhythm Rhythm, double Stretch, string Because)
     public static Interval Read(Situation now)
     {
         var (stretch, because) = Stretched.Read(now);
-        return new(Rhythm.Read(now.Journal, now.Today, now.Around.Vpd) ?? Usual(now), stretch, because);
+        var hung = now.Sheet.Find<NeverDryLimits>() is { } wet ? wet.BeforeItHangs / 100 : 1;
+        return new(Rhythm.Read(now.Journal, now.Today, hung, now.Around.Vpd) ?? Usual(now), stretch, because);
     }
 
     /// <summary>

@@ -60,8 +60,7 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
 
     /// <summary>Where it stands between leaf fall and first water, for habits with a dry rest.</summary>
     /// <remarks>What may be awake is not judged as asleep: whether it rests is asked first.</remarks>
-    public DryRest DryRest =>
-        dryRest ??= Sheet.Is(Traits.DryRest) && Astir is null ? DryRest.Read(this) : DryRest.None;
+    public DryRest DryRest => dryRest ??= Sheet.Is(Traits.DryRest) && Astir is null ? DryRest.Read(this) : DryRest.None;
 
     /// <summary>What has been measured, organ by organ, the newest first.</summary>
     public IReadOnlyList<OrganSeries> Series => series ??= SeriesReader.Read(Journal, Lanes, Plant.Organs);

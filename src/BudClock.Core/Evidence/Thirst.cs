@@ -94,12 +94,7 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
     static bool WateredForIt(Situation now, Entry sign, Entry water) =>
         now
             .Journal.Of(sign.Kind)
-            .Any(e =>
-                Signs.Contains(e.Text)
-                && e != sign
-                && !PlantJournal.IsAfter(e, water)
-                && e.On >= water.On.AddDays(-now.Ages.Limp)
-            );
+            .Any(e => Signs.Contains(e.Text) && e != sign && !PlantJournal.IsAfter(e, water) && e.On >= water.On.AddDays(-now.Ages.Limp));
 
     /// <summary>Over a reservoir or in a tray the level is what a finger is elsewhere.</summary>
     static Thirst OverWater(Situation now, Entry sign, Levels levels)

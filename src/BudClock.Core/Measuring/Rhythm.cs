@@ -22,13 +22,18 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
     const double Most = 2;
 
     /// <summary>Reads the plant's own rhythm; null below three intervals of this season.</summary>
+    /// <param name="hung">How much of the days after which leaves hung is one interval, 0 to 1: 1 where a leaf that gives way is the
+    /// sign to water, less where it is watered before.</param>
     /// <param name="vpd">The mean vapour pressure deficit of a day at the plant's place, kPa; null where it is not known.</param>
-    public static Rhythm? Read(PlantJournal journal, DateOnly today, Func<DateOnly, double?> vpd)
+    public static Rhythm? Read(PlantJournal journal, DateOnly today, double hung, Func<DateOnly, double?> vpd)
     {
         var intervals = Intervals(journal).Where(i => Dates.ApartInYear(i.Watered, today) <= SeasonDays).TakeLast(Learned).ToList();
         if (intervals.Count < LeastLearned)
             return Practice(journal, today);
-        var days = intervals.Select(i => (double)(i.Asked.DayNumber - i.Watered.DayNumber)).Order().ToList();
+        var days = intervals
+            .Select(i => (i.Asked.On.DayNumber - i.Watered.DayNumber) * (i.Asked.Kind == Leaves ? hung : 1))
+            .Order()
+            .ToList();
         var scale = Scale(intervals, today, vpd);
         return new(days.Median() * scale, days[0] * scale, days[^1] * scale, Own: true);
     }
@@ -52,14 +57,14 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
     }
 
     /// <summary>From each watering to the first sign that it asked again, oldest first.</summary>
-    public static IEnumerable<(DateOnly Watered, DateOnly Asked)> Intervals(PlantJournal journal)
+    public static IEnumerable<(DateOnly Watered, Entry Asked)> Intervals(PlantJournal journal)
     {
         DateOnly? watered = null;
         foreach (var entry in journal.Entries)
         {
             if (watered is { } since && entry.On > since && entry.AsksForWater)
             {
-                yield return (since, entry.On);
+                yield return (since, entry);
                 watered = null;
             }
             if (entry.IsWatering)
@@ -68,7 +73,7 @@ public sealed record Rhythm(double Days, double From, double To, bool Own)
     }
 
     /// <summary>Thirstier air now than then shortens the days in the same measure, between half and double.</summary>
-    static double Scale(List<(DateOnly Watered, DateOnly Asked)> intervals, DateOnly today, Func<DateOnly, double?> vpd)
+    static double Scale(List<(DateOnly Watered, Entry Asked)> intervals, DateOnly today, Func<DateOnly, double?> vpd)
     {
         var then = intervals.Select(i => vpd(i.Watered)).OfType<double>().ToList();
         return Lately(today, vpd) is > 0 and var now && then.Count == intervals.Count ? Math.Clamp(then.Median() / now, Least, Most) : 1;

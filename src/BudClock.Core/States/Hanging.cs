@@ -17,11 +17,7 @@ public sealed class Hanging : State
     public override IReadOnlyList<Mark> Opens { get; } = [Mark.Of(Leaves, "leaves limp or pliable", Words)];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Mark> Ends { get; } =
-    [
-        Mark.Of(Leaves, "leaves seen firm", "firm"),
-        .. Mark.Doing(Effects.WetsMedium),
-    ];
+    public override IReadOnlyList<Mark> Ends { get; } = [Mark.Of(Leaves, "leaves seen firm", "firm"), .. Mark.Doing(Effects.WetsMedium)];
 
     /// <inheritdoc/>
     public override string Afterwards => "Limp again before it can have dried is an alarm of the roots.";

@@ -45,8 +45,7 @@ public sealed class Salted : State
         : open;
 
     /// <inheritdoc/>
-    protected override Span Ended(Span open, Entry end, PlantLog log) =>
-        Washes(log, end) ? base.Ended(open, end, log) : open;
+    protected override Span Ended(Span open, Entry end, PlantLog log) => Washes(log, end) ? base.Ended(open, end, log) : open;
 
     /// <summary>
     /// Whether an entry washed salts out. Older logs write a flush as a rinse: where the words do not tell, a plant whose leaves are rinsed

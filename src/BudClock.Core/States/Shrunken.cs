@@ -17,11 +17,7 @@ public sealed class Shrunken : State
     public override IReadOnlyList<Mark> Opens { get; } = [Mark.Of(Bulbs, "bulbs wrinkled or shrivelled", Words)];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Mark> Ends { get; } =
-    [
-        Mark.Of(Bulbs, "bulbs seen plump", "plump"),
-        .. Mark.Doing(Effects.WetsMedium),
-    ];
+    public override IReadOnlyList<Mark> Ends { get; } = [Mark.Of(Bulbs, "bulbs seen plump", "plump"), .. Mark.Doing(Effects.WetsMedium)];
 
     /// <inheritdoc/>
     public override string Afterwards => "They fill within some days of water, or the roots are looked at.";

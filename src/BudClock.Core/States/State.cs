@@ -180,9 +180,7 @@ public sealed record Mark(EntryKind Kind, string Words, Func<Entry, bool>? When 
 
     /// <summary>Every entry that has an effect, whatever it is called: what is poured, topped up or fed by the litre wets.</summary>
     public static IEnumerable<Mark> Doing(Effects does) =>
-        EntryEffects
-            .KindsThat(does)
-            .Select(kind => new Mark(kind, Doing(kind), entry => entry.Does.HasFlag(does)));
+        EntryEffects.KindsThat(does).Select(kind => new Mark(kind, Doing(kind), entry => entry.Does.HasFlag(does)));
 
     static string Doing(EntryKind kind) =>
         kind == EntryKinds.Fed ? "fed with an amount of water"

@@ -24,11 +24,7 @@ public sealed class Woken : State
     ];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Mark> Ends { get; } =
-    [
-        .. Mark.Doing(Effects.WetsMedium),
-        new(LeavesGone, "its leaves gone once more"),
-    ];
+    public override IReadOnlyList<Mark> Ends { get; } = [.. Mark.Doing(Effects.WetsMedium), new(LeavesGone, "its leaves gone once more")];
 
     /// <inheritdoc/>
     public override string Afterwards => "It is watered by its signs and its own rhythm.";

@@ -54,14 +54,14 @@ public class WaterTests
     [Fact]
     public void A_plant_teaches_its_own_interval_from_water_to_asking()
     {
-        var rhythm = Rhythm.Read(Journal(Asking(6, 8, 7, 9, 8)), Today, _ => null)!;
+        var rhythm = Rhythm.Read(Journal(Asking(6, 8, 7, 9, 8)), Today, 1, _ => null)!;
         Assert.Equal((8d, 6d, 9d, true), (rhythm.Days, rhythm.From, rhythm.To, rhythm.Own));
-        Assert.Null(Rhythm.Read(Journal(Asking(6, 8)), Today, _ => null));
+        Assert.Null(Rhythm.Read(Journal(Asking(6, 8)), Today, 1, _ => null));
     }
 
     [Fact]
     public void Another_season_teaches_nothing_about_this_one() =>
-        Assert.Null(Rhythm.Read(Journal(Asking(6, 8, 7)), Today.AddDays(120), _ => null));
+        Assert.Null(Rhythm.Read(Journal(Asking(6, 8, 7)), Today.AddDays(120), 1, _ => null));
 
     [Theory]
     [InlineData(1.0, 2.0, 4)] // thirstier air, half the days
@@ -69,7 +69,7 @@ public class WaterTests
     [InlineData(1.0, 0.5, 16)]
     [InlineData(4.0, 0.5, 16)] // never above double
     public void Drier_air_now_than_then_shortens_it_between_half_and_double(double then, double now, double days) =>
-        Assert.Equal(days, Rhythm.Read(Journal(Asking(8, 8, 8)), Today, day => day > Today.AddDays(-4) ? now : then)!.Days);
+        Assert.Equal(days, Rhythm.Read(Journal(Asking(8, 8, 8)), Today, 1, day => day > Today.AddDays(-4) ? now : then)!.Days);
 
     [Fact]
     public void The_next_look_is_said_by_weekday()

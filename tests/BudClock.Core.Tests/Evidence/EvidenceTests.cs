@@ -266,8 +266,7 @@ public class EvidenceTests
 
     static Entry Log(int back, EntryKind kind, string? text = null) => Specimens.At(Today.AddDays(-back), kind, null, text);
 
-    static DryRest Rest(params Entry[] entries) =>
-        Assess(Lycaste(entries) with { Taxon = "Catasetum pileatum" }).Situation.DryRest;
+    static DryRest Rest(params Entry[] entries) => Assess(Lycaste(entries) with { Taxon = "Catasetum pileatum" }).Situation.DryRest;
 
     [Fact]
     public void A_dry_rest_ends_with_a_sign_of_that_day_and_a_growth_after_sixty_dry_days_ends_one_that_nobody_logged()

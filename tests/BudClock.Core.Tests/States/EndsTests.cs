@@ -167,7 +167,9 @@ public class EndsTests
     static bool In(Type state, params Entry[] log) => In(AllStates.All.Single(one => one.GetType() == state), Plant(log), Today);
 
     static bool In(State state, Core.Gardens.Plant plant, DateOnly on) =>
-        state.Read(new(plant, PlantJournal.UpTo(on, plant.Entries), CultureSheets.Shipped.For(plant)!, Shelf.Empty), on).Any(span => span.Open);
+        state
+            .Read(new(plant, PlantJournal.UpTo(on, plant.Entries), CultureSheets.Shipped.For(plant)!, Shelf.Empty), on)
+            .Any(span => span.Open);
 
     static Core.Gardens.Plant Plant(params Entry[] log) => Lycaste(log) with { Taxon = "Cattleya intermedia" };
 

@@ -4,5 +4,6 @@ namespace BudClock.Core.Culture.Limits;
 [Rule("W4", "never quite dry")]
 public sealed record NeverDryLimits(
     [Limit("days", 1, 30, "the usual interval under a roof")] double EveryIndoors,
-    [Limit("days", 1, 30, "the usual interval out of doors")] double EveryOutdoors
+    [Limit("days", 1, 30, "the usual interval out of doors")] double EveryOutdoors,
+    [Limit("%", 30, 100, "of the days after which its leaves hung it is watered before they do")] double BeforeItHangs
 );
