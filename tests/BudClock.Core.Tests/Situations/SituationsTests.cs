@@ -8,7 +8,7 @@ public class SituationsTests
 {
     static readonly IReadOnlyList<Situated> All =
     [
-        .. new[] { "situations.txt", "weather.txt", "programmes.txt", "half-written.txt", "smaller.txt" }
+        .. new[] { "situations.txt", "weather.txt", "programmes.txt", "half-written.txt", "smaller.txt", "repot.txt" }
             .SelectMany(file => File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Situations", file)))
             .Where(line => line.Length > 0 && line[0] != '#')
             .Select(Situated.Read),

@@ -1,4 +1,7 @@
+using System.Globalization;
 using BudClock.Core.Advising.Repotting;
+using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Guarding;
@@ -24,8 +27,29 @@ public sealed class RepotGuard : IGuard
             ? new(
                 Verdict.Hold,
                 string.Join(", and ", reasons.Select(reason => reason.Words)),
-                "it stays in its pot for now.",
+                "it stays in its pot for now." + AfterTheCold(now),
                 [.. reasons.Select(reason => reason.Evidence)]
             )
             : null;
+
+    /// <summary>Rule R1: what counts is how long new roots are when the cold ends.</summary>
+    static string AfterTheCold(Situation now)
+    {
+        if (now.Temper is not { CoolAhead: not null, LastCool.On: var last } || !now.Sheet.Is(Traits.RootsInFlushes))
+            return "";
+        if (RootTips.Read(now) is not { } roots)
+            return "";
+        var (limits, day) = (now.Limits<RepotWindowLimits>(), last.AddDays(1));
+        var (from, to) = roots.Between(day);
+        var then = string.Create(
+            CultureInfo.InvariantCulture,
+            $" New roots will be about {from:0.#} to {to:0.#} cm when the cold ends on {Dates.Short(day)}: "
+        );
+        return then
+            + (
+                roots.At(day) > limits.Late ? "too long, they break. Tide it over to the next growth."
+                : roots.At(day) <= limits.Open ? "repot it then."
+                : $"repot it that day or not before the next growth; past {Dates.Short(roots.Reach(limits.Late))} they break."
+            );
+    }
 }

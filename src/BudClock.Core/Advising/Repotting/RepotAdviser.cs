@@ -1,5 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 using static BudClock.Core.Journal.EntryKinds;
@@ -21,6 +22,7 @@ public sealed class RepotAdviser : IAdviser
     {
         if (
             now.Arrival is { WrongMedium: not null }
+            || WrongMediumAdviser.Collapsed(now) is not null
             || now.Rot is { Open: true }
             || now.Roots.Unrooted
             || now.Resting && !now.Sheet.Is(Traits.RepottedDry)
@@ -40,9 +42,11 @@ public sealed class RepotAdviser : IAdviser
             yield return Act(now, wanted);
     }
 
-    sealed record Want(string Words, Condition Evidence, string Into);
+    /// <summary>Why a repot is wanted, what that rests on, and into what.</summary>
+    internal sealed record Want(string Words, Condition Evidence, string Into);
 
-    static Want? Wanted(Situation now)
+    /// <summary>Why it wants a repot at all; null for no reason.</summary>
+    internal static Want? Wanted(Situation now)
     {
         var last = now.Journal.Last(Repotted)?.On;
         if (last > now.Today.AddDays(-now.Limits<RepotWindowLimits>().Recent))
@@ -89,7 +93,10 @@ public sealed class RepotAdviser : IAdviser
             : new(
                 string.Create(CultureInfo.InvariantCulture, $"Leaves {span.InBase:0.#} cm across in a pot of {pot:0.#} cm"),
                 Condition.AtLeast("pot", new(pot, entry.On), third, "cm"),
-                string.Create(CultureInfo.InvariantCulture, $" into {third:0} cm, a third of the leaf span")
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $" into {third:0} cm, a third of the leaf span{(third > pot * 1.5 ? $", in two steps, {(pot + third) / 2:0} cm first" : "")}"
+                )
             );
     }
 
@@ -101,30 +108,28 @@ public sealed class RepotAdviser : IAdviser
     Advice InWindow(Situation now, Want wanted)
     {
         var (open, late) = (now.Limits<RepotWindowLimits>().Open, now.Limits<RepotWindowLimits>().Late);
-        var flush = now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Roots, Open: true });
-        var length = now.Series.FirstOrDefault(series => series.Kind == RootLength && series.Moves)?.Last;
-        if (flush is null)
+        if (RootTips.Read(now) is not { } roots)
             return Say(
                 Verdict.Hold,
-                $"{wanted.Words}: wait for new root tips; the window opens with them.",
+                $"{wanted.Words}: wait for new root tips; the window opens with them.{LastTime(now)}",
                 wanted.Evidence,
                 Condition.Sign("new root tips", null)
             );
-        if (length?.Cm > late)
+        var tips = roots.Last;
+        if (tips.Cm > late)
             return Say(
                 Verdict.Hold,
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"{wanted.Words}, but roots of {length.Cm:0.#} cm are likely to break: the window is missed, tide over to the next "
+                    $"{wanted.Words}, but roots of {tips.Cm:0.#} cm are likely to break: the window is missed, tide over to the next "
                         + $"growth."
                 ),
                 wanted.Evidence,
-                new("new roots", new(length.Cm), new(open), "cm at most", false, length.On)
+                new("new roots", new(tips.Cm), new(open), "cm at most", false, tips.On)
             );
-        var tips = length ?? new Measurement(flush.From, 0);
-        var grown = tips.Cm + (Rate(now) * (now.Today.DayNumber - tips.On.DayNumber));
+        var grown = roots.At(now.Today);
         if (grown > late)
-            return Outgrown(now, wanted, tips, grown, late);
+            return Outgrown(now, wanted, roots, late);
         return Act(now, wanted) is var act && grown <= open
             ? act
             : act with
@@ -139,8 +144,9 @@ public sealed class RepotAdviser : IAdviser
     }
 
     /// <summary>What was measured so long ago says nothing of today: it is measured first, or the window is past.</summary>
-    Advice Outgrown(Situation now, Want wanted, Measurement tips, double grown, double late)
+    Advice Outgrown(Situation now, Want wanted, RootTips roots, double late)
     {
+        var (tips, grown) = (roots.Last, roots.At(now.Today));
         var missed = grown > late * 2;
         var by = missed
             ? "by now they are too long. Tide over to the next growth."
@@ -155,7 +161,7 @@ public sealed class RepotAdviser : IAdviser
             new("new roots", new(tips.Cm), new(late), "cm at most", false, tips.On)
         ) with
         {
-            Since = now.Today.AddDays(-(int)((grown - late) / Rate(now))),
+            Since = roots.Reach(late),
         };
     }
 
@@ -164,13 +170,11 @@ public sealed class RepotAdviser : IAdviser
             ? string.Create(CultureInfo.InvariantCulture, $"new roots were {tips.Cm:0.#} cm {Dates.Ago(tips.On, now.Today)}")
             : $"new root tips showed {Dates.Ago(tips.On, now.Today)}";
 
-    /// <summary>How fast its roots grow, cm a day: its own last measurements, else what is usual.</summary>
-    static double Rate(Situation now) =>
-        now.Series.FirstOrDefault(series => series.Kind == RootLength && series.Moves) is { Points: [.., var before, var last] }
-        && last.On > before.On
-        && last.Cm > before.Cm
-            ? (last.Cm - before.Cm) / (last.On.DayNumber - before.On.DayNumber)
-            : now.Limits<RepotWindowLimits>().Grows / 7;
+    /// <summary>When this plant made its roots before, which says more than any calendar.</summary>
+    static string LastTime(Situation now) =>
+        RootTips.Earlier(now.Journal, now.Today) is [var last, ..]
+            ? $" Last time this plant made them from {Dates.Near(last, now.Today)} on."
+            : "";
 
     Advice Act(Situation now, Want wanted)
     {
@@ -189,13 +193,3 @@ public sealed class RepotAdviser : IAdviser
     Advice Say(Verdict verdict, string reason, params Condition[] conditions) =>
         new(Topics.Repot, Rule, Care.Repot, verdict, null, reason, conditions);
 }
-
-/// <summary>Rule R1: when it may be repotted.</summary>
-[Rule("R1", "when it may be repotted")]
-public sealed record RepotWindowLimits(
-    [Limit("cm", 0.5, 10, "new tips up to this bear a repot")] double Open,
-    [Limit("cm", 2, 30, "longer tips are likely to break")] double Late,
-    [Limit("cm", 0.5, 20, "new roots grow so much in a week, where nobody measured")] double Grows,
-    [Limit("months", 3, 120, "how old a medium may become")] double Medium,
-    [Limit("days", 14, 400, "so long after a repot none is spoken of")] int Recent
-);

@@ -1,3 +1,4 @@
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Repotting;
@@ -11,9 +12,45 @@ public sealed class WrongMediumAdviser : IAdviser
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
-        if (now.Arrival is not { WrongMedium: { } wrong } arrival || now.Rot is { Open: true })
+        if (now.Rot is { Open: true })
             yield break;
-        yield return new(
+        if (Collapsed(now) is { } collapsed)
+            yield return OutOfIt(now, collapsed);
+        if (now.Arrival is { WrongMedium: { } wrong } arrival)
+            yield return CameInIt(now, arrival, wrong);
+    }
+
+    /// <summary>The word that says that its medium holds no air any more, whenever it came; null for none, and once it was repotted.</summary>
+    public static string? Collapsed(Situation now) =>
+        new[] { "collapsed", "sour", "soggy" }.FirstOrDefault(now.Plant.StandsIn.Has) is { } word
+        && now.Journal.Last(EntryKinds.Repotted) is var last
+        && !(last?.On > now.Today.AddDays(-now.Limits<RepotWindowLimits>().Recent))
+            ? word
+            : null;
+
+    Advice OutOfIt(Situation now, string word) =>
+        new(
+            Topics.Repot,
+            Rule,
+            Care.Repot,
+            Verdict.Do,
+            now.Today,
+            $"Its medium is {word}: roots drown in it, so repot it now, in its window or out of it. "
+                + (
+                    RootTips.Read(now) is { } tips && tips.At(now.Today) <= now.Limits<RepotWindowLimits>().Late
+                        ? "New roots are there to take hold."
+                        : "Out of its window it loses some roots and may stand still for a season: keep it warm, shaded and out of wind, "
+                            + "and damp around rather than in the pot, until new ones show."
+                ),
+            [new("medium", new(word), new("open and sound"), null, true, now.Journal.Last(EntryKinds.Repotted)?.On)]
+        )
+        {
+            Ground = Ground.Emergency,
+            Overrides = ["repot", "cold", "heat"],
+        };
+
+    Advice CameInIt(Situation now, Arrival arrival, string wrong) =>
+        new(
             Topics.Repot,
             Rule,
             Care.Repot,
@@ -27,5 +64,4 @@ public sealed class WrongMediumAdviser : IAdviser
             Ground = Ground.Emergency,
             Overrides = ["repot", "cold", "heat"],
         };
-    }
 }
