@@ -35,8 +35,8 @@ public sealed class DivideAdviser : IAdviser
         else
             yield return Say(
                 Verdict.Look,
-                $"It has {bulbs.Count} bulbs: as it comes out of its pot it may be divided, never into less than {each} bulbs with live roots. "
-                    + "Count them in your hand. Expect the next growth to be smaller; or leave it whole, and it flowers the fuller."
+                $"It has {bulbs.Count} bulbs: as it comes out of its pot it may be divided, never into less than {each} bulbs with live "
+                    + "roots. Count them in your hand. Expect the next growth to be smaller; or leave it whole, and it flowers the fuller."
             );
 
         Advice Say(Verdict verdict, string reason) =>

@@ -95,7 +95,8 @@ public sealed class RepotAdviser : IAdviser
                 Condition.AtLeast("pot", new(pot, entry.On), third, "cm"),
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $" into {third:0} cm, a third of the leaf span{(third > pot * 1.5 ? $", in two steps, {(pot + third) / 2:0} cm first" : "")}"
+                    $" into {third:0} cm, a third of the leaf span"
+                        + $"{(third > pot * 1.5 ? $", in two steps, {(pot + third) / 2:0} cm first" : "")}"
                 )
             );
     }

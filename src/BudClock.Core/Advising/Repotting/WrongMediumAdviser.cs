@@ -20,7 +20,7 @@ public sealed class WrongMediumAdviser : IAdviser
             yield return CameInIt(now, arrival, wrong);
     }
 
-    /// <summary>The word that says that its medium holds no air any more, whenever it came; null for none, and once it was repotted.</summary>
+    /// <summary>The word that says that its medium holds no air any more; null for none, and once it was repotted.</summary>
     public static string? Collapsed(Situation now) =>
         new[] { "collapsed", "sour", "soggy" }.FirstOrDefault(now.Plant.StandsIn.Has) is { } word
         && now.Journal.Last(EntryKinds.Repotted) is var last
