@@ -35,6 +35,17 @@ public sealed class Salted : State
     public override int? Lasts(CultureSheet sheet) => sheet.Limits<SaltLimits>().Seen;
 
     /// <inheritdoc/>
+    protected override bool MayBegin(PlantLog log)
+    {
+        if (log.Journal.Has(RunOff))
+            return true;
+        foreach (var entry in log.Journal.Entries)
+            if (entry.Mix is not null)
+                return true;
+        return false;
+    }
+
+    /// <inheritdoc/>
     protected override Span? Opened(Entry sign, PlantLog log) =>
         Ppm(sign, log) > log.Sheet.Limits<SaltLimits>().Tds ? base.Opened(sign, log) : null;
 

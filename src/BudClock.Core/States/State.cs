@@ -63,7 +63,7 @@ public abstract class State
     {
         var spans = new List<Span>();
         // Most states never began: then nothing is gathered.
-        if (Begins(log.Journal))
+        if (MayBegin(log))
             foreach (var entry in log.Journal.Of(kinds ??= Kinds()))
                 Next(spans, entry, log);
         else if (OnRecord(log.Plant) is { } record && record.On <= today)
@@ -74,25 +74,36 @@ public abstract class State
         return spans;
     }
 
-    bool Begins(PlantJournal journal)
+    /// <summary>Whether anything in the log may open it: what never began costs nothing.</summary>
+    protected virtual bool MayBegin(PlantLog log)
     {
         foreach (var mark in Opens)
-            if (journal.Has(mark.Kind))
+            if (log.Journal.Has(mark.Kind))
                 return true;
         return false;
     }
 
     void Next(List<Span> spans, Entry entry, PlantLog log)
     {
-        Lapse(spans, log, entry.On);
+        var goesOn = GoesOn(spans);
+        if (goesOn)
+            Lapse(spans, log, entry.On);
         if (Fits(Opens, entry))
             Open(spans, entry, log);
-        else if (spans.Count == 0)
+        else if (!goesOn)
             return;
         else if (Fits(Ends, entry))
             Change(spans, entry, log, Ended);
         else if (Fits(Meets, entry))
             Change(spans, entry, log, Met);
+    }
+
+    static bool GoesOn(List<Span> spans)
+    {
+        for (var i = spans.Count - 1; i >= 0; i--)
+            if (spans[i].Open)
+                return true;
+        return false;
     }
 
     void Open(List<Span> spans, Entry sign, PlantLog log)

@@ -32,8 +32,6 @@ public sealed class Woken : State
     /// <inheritdoc/>
     protected override Span? Opened(Entry sign, PlantLog log)
     {
-        if (!log.Sheet.Is(Traits.DryRest))
-            return null;
         var (journal, limits) = (log.Journal, log.Sheet.Limits<SleepLimits>());
         var ends = RestEnds(sign, journal) || (sign.Kind == GrowthStarted && IsAfterDry(sign, journal, limits));
         // Watered for it, whichever of the two was written first.
@@ -44,10 +42,23 @@ public sealed class Woken : State
     protected override Span Ended(Span open, Entry end, PlantLog log) =>
         end.Kind == LeavesGone && end.On == open.Opened.On ? open : base.Ended(open, end, log);
 
+    /// <inheritdoc/>
+    protected override bool MayBegin(PlantLog log) => log.Sheet.Is(Traits.DryRest) && base.MayBegin(log);
+
     /// <summary>The first sign since its leaves were gone, that day included.</summary>
-    bool RestEnds(Entry sign, PlantJournal journal) =>
-        journal.Of(LeavesGone).LastOrDefault(gone => gone.On <= sign.On) is { } rest
-        && journal.Entries.First(entry => entry.On >= rest.On && Opens.Any(mark => mark.Fits(entry))) == sign;
+    bool RestEnds(Entry sign, PlantJournal journal)
+    {
+        if (journal.Of(LeavesGone).LastOrDefault(gone => gone.On <= sign.On) is not { On: var rest })
+            return false;
+        foreach (var mark in Opens)
+        {
+            var signs = journal.Of(mark.Kind);
+            for (var i = signs.Count - 1; i >= 0 && signs[i].On >= rest; i--)
+                if (mark.Fits(signs[i]) && PlantJournal.IsAfter(sign, signs[i]))
+                    return false;
+        }
+        return true;
+    }
 
     static bool IsAfterDry(Entry growth, PlantJournal journal, SleepLimits limits) =>
         !journal.Waterings.Any(water => water.On < growth.On && water.On > growth.On.AddDays(-limits.Dry))
