@@ -9,10 +9,6 @@ namespace BudClock.Core.Evidence;
 /// <param name="Spread">How far off the rate may be, as a share of it, 0 to 1.</param>
 public sealed record RootTips(Measurement Last, double RateCm, double Spread)
 {
-    /// <summary>A rate of their own is off by about a quarter, a usual one by nearly half (common practice).</summary>
-    const double Own = 0.25,
-        Usual = 0.4;
-
     /// <summary>The likely length on a day, cm.</summary>
     public double At(DateOnly day) => Last.Cm + (RateCm * Days(day));
 
@@ -32,13 +28,16 @@ public sealed record RootTips(Measurement Last, double RateCm, double Spread)
         if (now.Lanes.LastOrDefault(lane => lane is { Kind: LaneKind.Roots, Open: true }) is not { } flush)
             return null;
         var series = now.Series.FirstOrDefault(series => series.Kind == EntryKinds.RootLength && series.Moves);
-        var usual = now.Limits<RepotWindowLimits>().Grows / 7;
+        var limits = now.Limits<RepotWindowLimits>();
         return series is { Points: [.., var before, var last] } && last.On > before.On && last.Cm > before.Cm
-            ? new(last, (last.Cm - before.Cm) / (last.On.DayNumber - before.On.DayNumber), Own)
-            : new(series?.Last ?? new Measurement(flush.From, 0), usual, Usual);
+            ? new(last, (last.Cm - before.Cm) / (last.On.DayNumber - before.On.DayNumber), limits.OwnSpread / 100)
+            : new(series?.Last ?? new Measurement(flush.From, 0), limits.Grows / 7, limits.UsualSpread / 100);
     }
 
-    /// <summary>The days of earlier years on which its new roots were first seen, newest first.</summary>
-    public static IReadOnlyList<DateOnly> Earlier(PlantJournal journal, DateOnly today) =>
-        [.. journal.Of(EntryKinds.RootsStarted).Select(entry => entry.On).Where(day => day < today.AddDays(-120)).OrderDescending()];
+    /// <summary>The day on which its new roots were first seen the last time before this season; null where nobody wrote of them.</summary>
+    public static DateOnly? Before(Situation now) =>
+        now
+            .Journal.Of(EntryKinds.RootsStarted)
+            .LastOrDefault(entry => entry.On < now.Today.AddDays(-now.Limits<RepotWindowLimits>().Recent))
+            ?.On;
 }

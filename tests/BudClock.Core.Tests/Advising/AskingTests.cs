@@ -23,6 +23,20 @@ public class AskingTests
     public void It_stands_for_three_days_and_is_asked_again_after_ten() => Assert.Equal([0, 1, 2, 10], Asked(20));
 
     [Fact]
+    public void Whether_a_bog_plant_drinks_is_not_forgotten_and_leaves_that_hang_ask_at_once()
+    {
+        static IEnumerable<int> Days(params Entry[] more)
+        {
+            var plant = Lycaste([At(Repotted, EntryKinds.Tray, Cm(4)), .. more]) with { Taxon = "Drosera capensis" };
+            return Enumerable
+                .Range(0, 40)
+                .Where(day => Assess(plant, Repotted.AddDays(day)).Advice.Any(a => a is { Care: Care.FillTray, Verdict: Verdict.Look }));
+        }
+        Assert.Equal([6, 7, 17, 28, 39], Days()); // the sheet has it empty after six days
+        Assert.Contains(13, Days(At(Repotted.AddDays(13), EntryKinds.Leaves, text: "limp")));
+    }
+
+    [Fact]
     public void Who_writes_of_the_plant_stands_before_it_and_is_asked_anew() =>
         Assert.Equal([0, 1, 2, 5, 6, 7, 15], Asked(20, At(Repotted.AddDays(26), EntryKinds.Turned)));
 

@@ -60,6 +60,30 @@ public class WaterTests
     }
 
     [Fact]
+    public void Who_waits_until_thin_leaves_hang_learns_to_water_before_they_do()
+    {
+        Entry[] hung =
+        [
+            .. Enumerable
+                .Range(1, 4)
+                .SelectMany(i =>
+                    new[]
+                    {
+                        At(Today.AddDays(-10 * i), EntryKinds.Watered),
+                        At(Today.AddDays(10 - (10 * i)), EntryKinds.Leaves, text: "limp"),
+                    }
+                )
+                .OrderBy(entry => entry.On),
+        ];
+        Assert.Equal(
+            (10d, 7d),
+            (Rhythm.Read(Journal(hung), Today, 1, _ => null)!.Days, Rhythm.Read(Journal(hung), Today, 0.7, _ => null)!.Days)
+        );
+        double Own(string taxon) => Assess(Lycaste(hung) with { Taxon = taxon }).Situation.Interval.Rhythm.Days;
+        Assert.Equal((7d, 10d), (Own("Alocasia zebrina"), Own("Hoya carnosa"))); // a vine's leaf is the sign
+    }
+
+    [Fact]
     public void Another_season_teaches_nothing_about_this_one() =>
         Assert.Null(Rhythm.Read(Journal(Asking(6, 8, 7)), Today.AddDays(120), 1, _ => null));
 

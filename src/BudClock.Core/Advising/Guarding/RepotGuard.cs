@@ -41,9 +41,11 @@ public sealed class RepotGuard : IGuard
             return "";
         var (limits, day) = (now.Limits<RepotWindowLimits>(), last.AddDays(1));
         var (from, to) = roots.Between(day);
+        // The day stands among the reasons already, unless a measured night speaks first.
+        var when = now.Temper.Cold ? $" on {Dates.Short(day)}" : "";
         var then = string.Create(
             CultureInfo.InvariantCulture,
-            $" New roots will be about {from:0.#} to {to:0.#} cm when the cold ends on {Dates.Short(day)}: "
+            $" New roots will be about {from:0.#} to {to:0.#} cm when the cold ends{when}: "
         );
         return then
             + (

@@ -24,13 +24,14 @@ public sealed class RootingAdviser : IAdviser
                 Verdict.Hold,
                 Care.LeaveAlone,
                 $"Set {Dates.Ago(began, now.Today)}: {what} takes about {from / 7:0} to {to / 7:0} weeks, which is normal. "
-                    + "Warm, damp and closed, and no pulling to see."
+                    + (now.Sheet.Is(Traits.Succulent) ? "Warm, bright and rather dry" : "Warm, damp and closed")
+                    + ", and no pulling to see."
             )
             : Say(
                 Verdict.Look,
                 Care.Feel,
-                $"Set {Dates.Ago(began, now.Today)}, and {what} seldom takes more than {to / 7:0} weeks: feel it. Firm may still come; soft "
-                    + "or hollow will not, and leaves room for another."
+                $"Set {Dates.Ago(began, now.Today)}, and {what} seldom takes more than {to / 7:0} weeks: feel it. Firm may still come; "
+                    + "soft or hollow will not, and leaves room for another."
             );
 
         Advice Say(Verdict verdict, Care care, string reason) => new(Topics.GrowthCheck, Rule, care, verdict, null, reason, [condition]);

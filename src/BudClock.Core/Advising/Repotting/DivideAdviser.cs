@@ -16,7 +16,7 @@ public sealed class DivideAdviser : IAdviser
     {
         if (!now.Sheet.Is(Traits.RootsInFlushes) || !now.Sheet.Organs.Stores.Contains(Organ.Bulb))
             yield break;
-        if (now.Rot is { Open: true } || now.Arrival is { IsNewcomer: true } || RepotAdviser.Wanted(now) is not { } wanted)
+        if (now.Rot is { Open: true } || now.Arrival is { IsNewcomer: true } || RepotWant.Read(now) is not { } wanted)
             yield break;
         var (each, bulbs) = (now.Limits<DivideLimits>().Bulbs, Bulbs(now));
         if (bulbs.Count < each)
@@ -37,10 +37,13 @@ public sealed class DivideAdviser : IAdviser
                 Verdict.Look,
                 $"It has {bulbs.Count} bulbs: as it comes out of its pot it may be divided, never into less than {each} bulbs with live "
                     + "roots. Count them in your hand. Expect the next growth to be smaller; or leave it whole, and it flowers the fuller."
-            );
+            ) with
+            {
+                Since = roots.Last.On,
+            };
 
         Advice Say(Verdict verdict, string reason) =>
-            new(Topics.Divide, Rule, Care.Divide, verdict, null, reason, [wanted.Evidence, condition]) { Since = bulbs[^1] };
+            new(Topics.Divide, Rule, Care.Divide, verdict, null, reason, [wanted.Evidence, condition]);
     }
 
     /// <summary>The days on which its bulbs were finished, of those that are on record, live, and were not parted since.</summary>

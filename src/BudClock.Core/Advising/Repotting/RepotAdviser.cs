@@ -3,7 +3,6 @@ using BudClock.Core.Culture;
 using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
-using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Advising.Repotting;
 
@@ -22,13 +21,13 @@ public sealed class RepotAdviser : IAdviser
     {
         if (
             now.Arrival is { WrongMedium: not null }
-            || WrongMediumAdviser.Collapsed(now) is not null
+            || RepotWant.Collapsed(now) is not null
             || now.Rot is { Open: true }
             || now.Roots.Unrooted
             || now.Resting && !now.Sheet.Is(Traits.RepottedDry)
         )
             yield break;
-        if (Wanted(now) is not { } wanted)
+        if (RepotWant.Read(now) is not { } wanted)
             yield break;
         if (now.Sheet.Is(Traits.PotBound) && !now.Sheet.Is(Traits.FromBelow))
             yield return Say(
@@ -42,71 +41,7 @@ public sealed class RepotAdviser : IAdviser
             yield return Act(now, wanted);
     }
 
-    /// <summary>Why a repot is wanted, what that rests on, and into what.</summary>
-    internal sealed record Want(string Words, Condition Evidence, string Into);
-
-    /// <summary>Why it wants a repot at all; null for no reason.</summary>
-    internal static Want? Wanted(Situation now)
-    {
-        var last = now.Journal.Last(Repotted)?.On;
-        if (last > now.Today.AddDays(-now.Limits<RepotWindowLimits>().Recent))
-            return null;
-        if (LeafSpanAsks(now) is { } span)
-            return span;
-        if (
-            now.Journal.Last(RootsAtBase) is { } roots
-            && roots.On > now.Today.AddDays(-now.Limits<RepotWindowLimits>().Recent)
-            && !now.Sheet.Is(Traits.DryRest)
-            && !(last >= roots.On)
-        )
-            return new("Roots at the bottom of the pot", Condition.Sign("roots at the bottom of the pot", roots.On), Larger(now));
-        var months = now.Limits<RepotWindowLimits>().Medium;
-        // A rough date counts from the end of its span: the medium is at least so old.
-        var about = last is null ? now.Plant.PottedAbout : null;
-        if (
-            (last ?? about?.Latest(now.Around.Garden.Southern)) is not { } repotted
-            || now.Today < repotted.AddMonths((int)months)
-            || now.Sheet.Is(Traits.PotBound)
-            || now.Sheet.Is(Traits.Succulent)
-        )
-            return null;
-        var age = ((now.Today.Year - repotted.Year) * 12) + now.Today.Month - repotted.Month;
-        return new(
-            $"Its medium is {(about is null ? "" : "at least ")}{age} months old",
-            Condition.AtLeast("age of the medium", new(age, repotted), months, "months"),
-            " into fresh medium, the pot the roots need"
-        );
-    }
-
-    /// <summary>Rule R4 for rosettes: a third of the leaf span.</summary>
-    static Want? LeafSpanAsks(Situation now)
-    {
-        if (
-            !now.Sheet.Is(Traits.FromBelow)
-            || now.Journal.Last(LeafSpan) is not { Amount: { } span } entry
-            || now.Plant.Pot?.DiameterCm is not { } pot
-        )
-            return null;
-        var third = Math.Round(span.InBase / 3);
-        return pot >= third * 0.8
-            ? null
-            : new(
-                string.Create(CultureInfo.InvariantCulture, $"Leaves {span.InBase:0.#} cm across in a pot of {pot:0.#} cm"),
-                Condition.AtLeast("pot", new(pot, entry.On), third, "cm"),
-                string.Create(
-                    CultureInfo.InvariantCulture,
-                    $" into {third:0} cm, a third of the leaf span"
-                        + $"{(third > pot * 1.5 ? $", in two steps, {(pot + third) / 2:0} cm first" : "")}"
-                )
-            );
-    }
-
-    static string Larger(Situation now) =>
-        now.Plant.Pot?.DiameterCm is { } pot
-            ? string.Create(CultureInfo.InvariantCulture, $" into {pot + 2.5:0.#}–{pot + 5:0.#} cm, no larger")
-            : " into the next size, no larger";
-
-    Advice InWindow(Situation now, Want wanted)
+    Advice InWindow(Situation now, RepotWant wanted)
     {
         var (open, late) = (now.Limits<RepotWindowLimits>().Open, now.Limits<RepotWindowLimits>().Late);
         if (RootTips.Read(now) is not { } roots)
@@ -145,7 +80,7 @@ public sealed class RepotAdviser : IAdviser
     }
 
     /// <summary>What was measured so long ago says nothing of today: it is measured first, or the window is past.</summary>
-    Advice Outgrown(Situation now, Want wanted, RootTips roots, double late)
+    Advice Outgrown(Situation now, RepotWant wanted, RootTips roots, double late)
     {
         var (tips, grown) = (roots.Last, roots.At(now.Today));
         var missed = grown > late * 2;
@@ -173,11 +108,9 @@ public sealed class RepotAdviser : IAdviser
 
     /// <summary>When this plant made its roots before, which says more than any calendar.</summary>
     static string LastTime(Situation now) =>
-        RootTips.Earlier(now.Journal, now.Today) is [var last, ..]
-            ? $" Last time this plant made them from {Dates.Near(last, now.Today)} on."
-            : "";
+        RootTips.Before(now) is { } last ? $" Last time this plant made them from {Dates.Near(last, now.Today)} on." : "";
 
-    Advice Act(Situation now, Want wanted)
+    Advice Act(Situation now, RepotWant wanted)
     {
         var dry =
             now.Sheet.Is(Traits.RepottedDry) && now.Resting ? " Keep it dry after: no water for 30 to 60 days, then its first water." : "";

@@ -66,7 +66,11 @@ public sealed class TrayAdviser : IAdviser
             ? new("water in the tray", new(level.Cm), new(depth), "cm", level.Cm >= depth, level.On)
             : Condition.Known("tray filled", null, null, day);
         return empty <= now.Today
-            ? Say(now, Verdict.Look, Ground.Interval, "At its rate the tray is empty by now", $"look, and {fill}", left)
+            ? Say(now, Verdict.Look, Ground.Interval, "At its rate the tray is empty by now", $"look, and {fill}", left) with
+            {
+                // It arose as the tray ran out, not when somebody last saw water in it.
+                Since = empty,
+            }
             : new(
                 Topics.Water,
                 "W6",
