@@ -201,7 +201,7 @@ public static class Changes
                 await db.SheetChanges.Where(c => c.Sheet == change.Sheet && c.Plant == change.Plant && c.Name == change.Name).ToListAsync()
             );
 
-    /// <summary>Adds a water, feed, recipe, batch or trial, or changes the one of that code.</summary>
+    /// <summary>Adds something of the shelf or of the potting shed, or changes the one of that code.</summary>
     public static Change Shelf(object item) => (db, _) => ShelfRows.PutAsync(db, item);
 
     /// <summary>Adds something whose code was free when it was made; refused where another device took the code meanwhile.</summary>

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using BudClock.Core.Mixing;
+using BudClock.Core.Potting;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.ChangeTracking;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
@@ -24,6 +25,9 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
     public DbSet<Batch> Batches => Set<Batch>();
     public DbSet<Trial> Trials => Set<Trial>();
     public DbSet<Tools> Tools => Set<Tools>();
+    public DbSet<OwnedPot> Pots => Set<OwnedPot>();
+    public DbSet<PottingMix> PottingMixes => Set<PottingMix>();
+    public DbSet<YoungBatch> YoungBatches => Set<YoungBatch>();
     public DbSet<EntryRow> Entries => Set<EntryRow>();
     public DbSet<ReadingRow> Readings => Set<ReadingRow>();
     public DbSet<ForecastRow> Forecast => Set<ForecastRow>();
@@ -71,6 +75,7 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
         });
         modelBuilder.Entity<ActChangeRow>().HasIndex(change => change.Act);
         OnShelf(modelBuilder);
+        InShed(modelBuilder);
         modelBuilder
             .Entity<ReadingRow>()
             .HasIndex(r => new
@@ -116,6 +121,24 @@ public sealed class GardenDb(DbContextOptions<GardenDb> options) : DbContext(opt
         {
             tools.Property<int>(ToolsKey).ValueGeneratedNever();
             tools.HasKey(ToolsKey);
+        });
+    }
+
+    /// <summary>Pots, mixes and young batches are stored as they are, by their codes.</summary>
+    static void InShed(ModelBuilder model)
+    {
+        const string key = nameof(OwnedPot.Code);
+        model.Entity<OwnedPot>().HasKey(key);
+        model.Entity<PottingMix>(mix =>
+        {
+            mix.HasKey(key);
+            mix.Ignore(m => m.Suits);
+            AsJson(mix.Property(m => m.Parts), parts => parts.ToDictionary(), json => (IReadOnlyDictionary<string, double>)json);
+        });
+        model.Entity<YoungBatch>(batch =>
+        {
+            batch.HasKey(key);
+            AsJson(batch.Property(b => b.Counts), counts => counts.ToArray(), json => (IReadOnlyList<BatchCount>)json);
         });
     }
 

@@ -70,6 +70,7 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
         var sheets = await Rows.ReadAsync(db, db.SheetChanges.AsNoTracking().OrderBy(c => c.Id), unread);
         var programmes = await Rows.ReadAsync(db, db.Programmes.AsNoTracking().OrderBy(p => p.Name), unread);
         var shelf = await ShelfRows.ReadAsync(db, unread);
+        var shed = await ShedRows.ReadAsync(db, unread);
         var entries = await reading;
         return around with
         {
@@ -81,6 +82,7 @@ public sealed class GardenStore(IDbContextFactory<GardenDb> databases)
             Devices = [.. devices.Select(d => d.ToDevice())],
             Vessels = [.. vessels.Select(v => new Vessel(v.Code, v.Name, v.Kind, v.Place))],
             Shelf = shelf,
+            Shed = shed,
             SheetChanges = [.. sheets.Select(Mapping.ToChange)],
             Programmes = [.. programmes.Select(p => new OwnProgramme(p.Name, p.Yaml))],
             Unread = unread,

@@ -27,6 +27,7 @@ public static class ImportRows
                 await Changes.Programme(own)(db, act);
             if (!plan.Shelf.IsEmpty)
                 await ShelfRows.TakeAsync(db, plan.Shelf);
+            await ShedRows.TakeAsync(db, plan.Shed);
             await PlantsAsync(db, act, plan);
             if (plan.Readings.Count > 0)
                 await ReadingRows.PutAsync(db, act, plan.Readings);

@@ -20,6 +20,7 @@ public partial class ArchitectureTests
         "Units",
         "Journal",
         "Mixing",
+        "Potting",
         "Gardens",
         "Lanes",
         "Organs",

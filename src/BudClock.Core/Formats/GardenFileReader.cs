@@ -2,6 +2,7 @@ using System.Text.Json;
 using BudClock.Core.Culture;
 using BudClock.Core.Measuring;
 using BudClock.Core.Mixing;
+using BudClock.Core.Potting;
 using BudClock.Core.Programmes;
 
 namespace BudClock.Core.Formats;
@@ -65,6 +66,7 @@ public sealed partial class GardenFileReader
             "forecast",
             "vessels",
             "mixing",
+            "potting",
             "sheetChanges",
             "programmes",
             "devices"
@@ -91,6 +93,7 @@ public sealed partial class GardenFileReader
             Devices = Devices(root, codes),
             Vessels = Vessels(root, codes, plants),
             Shelf = root.Object("mixing") is { } mixing ? new ShelfFile(latest, faults).Read(mixing) : Shelf.Empty,
+            Shed = root.Object("potting") is { } potting ? new ShedFile(latest, codes, faults).Read(potting) : PottingShed.Empty,
             SheetChanges = [.. root.List("sheetChanges").SelectMany(SheetChanges)],
             Programmes = [.. root.List("programmes").Select(Programme)],
         };

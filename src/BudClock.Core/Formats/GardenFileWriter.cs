@@ -24,6 +24,8 @@ public static partial class GardenFileWriter
                 json.Each("vessels", garden.Vessels, Vessel);
             if (!garden.Shelf.IsEmpty)
                 ShelfFile.Write(json, garden.Shelf);
+            if (!garden.Shed.IsEmpty)
+                ShedFile.Write(json, garden.Shed);
             if (garden.SheetChanges.Count > 0)
                 json.Each("sheetChanges", garden.SheetChanges, SheetChange);
             if (garden.Programmes.Count > 0)

@@ -1,4 +1,5 @@
 using BudClock.Core.Mixing;
+using BudClock.Core.Potting;
 
 namespace BudClock.Core.Formats;
 
@@ -84,8 +85,25 @@ public sealed record ImportPlan(GardenRecord Here, GardenRecord File, ImportWay 
             Trials = Taken(File.Shelf.Trials, Here.Shelf.Trials, item => item.Code, Way),
         };
 
-    /// <summary>How many things of the shelf come in.</summary>
-    public int ShelfItems => Shelf.Waters.Count + Shelf.Feeds.Count + Shelf.Recipes.Count + Shelf.Batches.Count + Shelf.Trials.Count;
+    /// <summary>Pots, mixes and young batches to add or to change.</summary>
+    public PottingShed Shed { get; } =
+        new()
+        {
+            Pots = Taken(File.Shed.Pots, Here.Shed.Pots, item => item.Code, Way),
+            Mixes = Taken(File.Shed.Mixes, Here.Shed.Mixes, item => item.Code, Way),
+            Batches = Taken(File.Shed.Batches, Here.Shed.Batches, item => item.Code, Way),
+        };
+
+    /// <summary>How many things of the shelf and of the shed come in.</summary>
+    public int ShelfItems =>
+        Shelf.Waters.Count
+        + Shelf.Feeds.Count
+        + Shelf.Recipes.Count
+        + Shelf.Batches.Count
+        + Shelf.Trials.Count
+        + Shed.Pots.Count
+        + Shed.Mixes.Count
+        + Shed.Batches.Count;
 
     /// <summary>Readings that are not here.</summary>
     public IReadOnlyList<ClimateReading> Readings { get; } = ReadReadings(Here, File);

@@ -1,4 +1,5 @@
 using BudClock.Core.Mixing;
+using BudClock.Core.Potting;
 
 namespace BudClock.Core.Gardens;
 
@@ -44,6 +45,9 @@ public sealed record GardenRecord(
 
     /// <summary>The mixing shelf.</summary>
     public Shelf Shelf { get; init; } = Shelf.Empty;
+
+    /// <summary>Empty pots, mixes of the grower's own, young batches.</summary>
+    public PottingShed Shed { get; init; } = PottingShed.Empty;
 
     /// <summary>What of the stored garden could not be read, as sentences: it is kept where it is, and stops nobody.</summary>
     public IReadOnlyList<string> Unread { get; init; } = [];

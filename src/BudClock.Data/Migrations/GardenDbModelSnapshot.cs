@@ -225,6 +225,113 @@ namespace BudClock.Data.Migrations
                     b.ToTable("Waters");
                 });
 
+            modelBuilder.Entity("BudClock.Core.Potting.OwnedPot", b =>
+                {
+                    b.Property<string>("Code")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Count")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double>("DiameterCm")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("HeightCm")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Code");
+
+                    b.ToTable("Pots");
+                });
+
+            modelBuilder.Entity("BudClock.Core.Potting.PottingMix", b =>
+                {
+                    b.Property<string>("Code")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("First")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Handling")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Parts")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("PebblesCm")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("SettlesPercent")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("Code");
+
+                    b.ToTable("PottingMixes");
+                });
+
+            modelBuilder.Entity("BudClock.Core.Potting.YoungBatch", b =>
+                {
+                    b.Property<string>("Code")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Counts")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly?>("DriesUntil")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly?>("Ended")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Method")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Note")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Parent")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Place")
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("Rescue")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Source")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly>("Started")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Taxon")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Code");
+
+                    b.ToTable("YoungBatches");
+                });
+
             modelBuilder.Entity("BudClock.Data.ActChangeRow", b =>
                 {
                     b.Property<long>("Id")

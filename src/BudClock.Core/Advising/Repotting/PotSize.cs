@@ -1,0 +1,65 @@
+using System.Globalization;
+using BudClock.Core.Culture;
+using BudClock.Core.Evidence;
+
+namespace BudClock.Core.Advising.Repotting;
+
+/// <summary>Rule R4: how wide this plant's next pot is, and why.</summary>
+/// <param name="FromCm">At least so wide.</param>
+/// <param name="ToCm">No wider.</param>
+/// <param name="Reason">By which rule of the trade, as a sentence.</param>
+public sealed record PotSize(double FromCm, double ToCm, string Reason)
+{
+    /// <summary>Rulers and pots are not that exact, cm.</summary>
+    const double Exact = 0.5;
+
+    /// <summary>The pot by the plant's own rule; null where neither its pot nor its leaves were measured.</summary>
+    public static PotSize? Read(Situation now)
+    {
+        if (now.Sheet.Is(Traits.FromBelow) && now.Journal.Last(EntryKinds.LeafSpan)?.Amount is { } span)
+            return OfLeaves(span.InBase, now.Plant.Pot?.DiameterCm);
+        if (now.Plant.Pot?.DiameterCm is not { } pot)
+            return null;
+        if (now.Rot is { Open: true } || now.Roots.State is RootState.None or RootState.Few)
+            return new(Math.Max(OwnLeastCm, pot / 2), pot, "Few roots are left: as small as they allow, and no larger than it was.");
+        if (now.Sheet.Is(Traits.Succulent))
+            return new(pot, pot + 4, "The next size or two, wide or deep to match its roots.");
+        if (now.Sheet.Is(Traits.Vine) || now.Sheet.Is(Traits.PotBound))
+            return new(pot + 2.5, pot + 5, "The root ball and 2.5 to 5 cm: it blooms when its pot is full.");
+        return now.Sheet.Is(Traits.RootsInFlushes)
+            ? new(pot, pot + 5, "Room for two years of growth in front of the newest, and no more.")
+            : new(pot, pot + 4, "The next size, no larger.");
+    }
+
+    const double OwnLeastCm = 3;
+
+    static PotSize OfLeaves(double span, double? pot)
+    {
+        var third = Math.Round(span / 3, 1);
+        var steps = pot is { } now && third > now * 1.5;
+        return new(
+            steps ? Math.Round((pot!.Value + third) / 2, 1) - Exact : third - Exact,
+            steps ? Math.Round((pot!.Value + third) / 2, 1) + Exact : third + Exact,
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"A third of the leaf span: {span:0.#} cm of leaves, {third:0.#} cm of pot{(steps ? ", in two steps" : "")}."
+            )
+        );
+    }
+
+    /// <summary>What speaks against a pot of some width; null for nothing.</summary>
+    /// <param name="cm">Across the top, above 0.</param>
+    /// <param name="pot">The one it stands in; null where it is not known.</param>
+    public string? Warning(double cm, double? pot) =>
+        cm > ToCm + Exact
+            ? string.Create(
+                CultureInfo.InvariantCulture,
+                $"{cm:0.#} cm is a big jump: spare wet medium rots roots. Up to {ToCm:0.#} cm now, and more when that is full."
+            )
+        : cm < FromCm - Exact
+            ? string.Create(
+                CultureInfo.InvariantCulture,
+                $"{cm:0.#} cm is tight{(cm < pot ? ", smaller than it stands in" : "")}: only where roots were lost, or for one more year."
+            )
+        : null;
+}
