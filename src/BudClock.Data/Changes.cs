@@ -141,6 +141,8 @@ public static class Changes
                 child.Parent = to;
             foreach (var change in await db.SheetChanges.Where(c => c.Plant == row.Tag).ToListAsync())
                 change.Plant = to;
+            foreach (var batch in await db.YoungBatches.Where(b => b.Parent == row.Tag).ToListAsync())
+                db.Entry(batch).Property(b => b.Parent).CurrentValue = to;
             foreach (var trial in (await db.Trials.ToListAsync()).Where(trial => trial.Plants.Contains(row.Tag)))
                 db.Entry(trial).Property(t => t.Plants).CurrentValue = [.. trial.Plants.Select(known => known == row.Tag ? to : known)];
             (row.Tag, row.Version) = (to, row.Version + 1);

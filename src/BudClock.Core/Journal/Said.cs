@@ -86,6 +86,9 @@ public enum SaidFacts
 
     /// <summary>Where no rain reaches it.</summary>
     Covered = 1 << 25,
+
+    /// <summary>To be done when it next comes out of its pot.</summary>
+    AtRepot = 1 << 26,
 }
 
 /// <summary>

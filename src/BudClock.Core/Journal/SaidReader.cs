@@ -32,6 +32,7 @@ static partial class SaidReader
                 | If(SaidFacts.BrownSheath, Contains(text, "sheath") && Contains(text, "brown"))
                 | If(SaidFacts.Algae, Contains(text, "algae"))
                 | If(SaidFacts.NoFlowers, Flowerless(text))
+                | If(SaidFacts.AtRepot, NextRepot().IsMatch(text))
         : kind == Acquired || kind == Divided || kind == Repotted ? Roots(text)
         : kind == Planted ? If(SaidFacts.Cutting, StartedSmall().IsMatch(text))
         : kind == Fed ? If(SaidFacts.SlowRelease, Contains(text, "slow"))
@@ -39,6 +40,7 @@ static partial class SaidReader
         : kind == Stored || kind == Lifted
             ? If(SaidFacts.InThePot, Contains(text, "in the pot")) | If(SaidFacts.ToStore, Contains(text, "store"))
         : kind == Rinsed ? If(SaidFacts.LeafRinse, LeafWords().IsMatch(text)) | If(SaidFacts.MediumRinse, MediumWords().IsMatch(text))
+        : kind == Flagged ? If(SaidFacts.AtRepot, NextRepot().IsMatch(text))
         : kind == ProgrammeStarted ? If(SaidFacts.ToRest, Contains(text, "rest"))
         : SaidFacts.None;
 
@@ -161,6 +163,13 @@ static partial class SaidReader
         RegexOptions.IgnoreCase
     )]
     private static partial Regex Cover();
+
+    [GeneratedRegex(
+        @"\b(at|with|on|for) (the |its )?next repot\w*|\bwhen (it is |i |you )?(next )?repot\w*|\bwhile (i am |you are |we are )?in there\b|"
+            + @"\bnext time (it is |it's |i am |you are |we are )?(out of|in) (the|its|there)\b",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex NextRepot();
 
     [GeneratedRegex(@"\bcuttings?\b|\bleaf\b|\bcorm", RegexOptions.IgnoreCase)]
     private static partial Regex StartedSmall();

@@ -7,6 +7,7 @@ using BudClock.Core.Feeding;
 using BudClock.Core.Mixing;
 using BudClock.Core.Notes;
 using BudClock.Core.Planning;
+using BudClock.Core.Potting;
 using BudClock.Core.Programmes;
 using BudClock.Core.Round;
 using BudClock.Core.Saying;
@@ -32,11 +33,12 @@ public sealed class GardenDay
         around = new(record, day, weather);
         Devices = record.Devices;
         Own = record.Programmes;
+        Shed = record.Shed;
         byTag = Assess(record.Plants, before?.Day == day ? before : null);
     }
 
     GardenDay(GardenDay other, GardenAround around, ImmutableSortedDictionary<string, Assessment> byTag) =>
-        (Garden, Places, Forecast, Day, this.around, Vessels, SheetChanges, Assessor, Unread, Devices, Own, this.byTag) = (
+        (Garden, Places, Forecast, Day, this.around, Vessels, SheetChanges, Assessor, Unread, Devices, Own, Shed, this.byTag) = (
             other.Garden,
             other.Places,
             other.Forecast,
@@ -48,6 +50,7 @@ public sealed class GardenDay
             other.Unread,
             other.Devices,
             other.Own,
+            other.Shed,
             byTag
         );
 
@@ -83,6 +86,9 @@ public sealed class GardenDay
 
     /// <summary>The mixing shelf.</summary>
     public Shelf Shelf => around.Shelf;
+
+    /// <summary>Empty pots, mixes of the grower's own, young batches.</summary>
+    public PottingShed Shed { get; }
 
     public IReadOnlyList<SheetChange> SheetChanges { get; }
 
@@ -161,6 +167,11 @@ public sealed class GardenDay
 
     /// <summary>A plant with what is said of the vessel that it shares.</summary>
     public Assessment? WithShared(string? tag) => Find(tag) is { } plant ? GardenAssessed.WithShared(plant, SharedVessels) : null;
+
+    /// <summary>All repot windows, read when first asked for.</summary>
+    public RepotBoard Repots => repots ??= RepotBoard.Of(Plants, Day);
+
+    RepotBoard? repots;
 
     /// <summary>What to mix for the plants that are due now.</summary>
     public TodaysMix Mix => mix ??= TodaysMix.Of(Plants, SharedVessels, Shelf, Day);

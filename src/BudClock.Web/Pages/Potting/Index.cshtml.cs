@@ -1,0 +1,30 @@
+using BudClock.Core.Advising.Repotting;
+using BudClock.Core.Planning;
+using BudClock.Web.Drawing;
+
+namespace BudClock.Web.Pages.Potting;
+
+/// <summary>All repot windows of the garden: open now, next expected, held, missed, and what helps until then.</summary>
+public sealed class IndexModel(TodaysGarden todaysGarden) : GardenPage(todaysGarden)
+{
+    public RepotBoard Board => Today.Repots;
+
+    public WindowChart? Chart => WindowChart.Of(Board, Today);
+
+    /// <summary>Plants that want nothing, where their window could be used all the same.</summary>
+    public IEnumerable<RepotRow> OpenToo => Board.Others.Where(row => row.CanBeDone && row.Window.Roots is not null);
+
+    /// <summary>How a window stands, in a word or two.</summary>
+    public string Stands(RepotWindow window) =>
+        window.State switch
+        {
+            WindowState.AtOnce => "at once",
+            WindowState.Closing => $"open, {window.DaysLeft(Today.Day)} days left",
+            WindowState.Open => window.DaysLeft(Today.Day) is { } days ? $"open, about {days} days left" : "open",
+            WindowState.Held => window.AfterCold is { } day ? $"held until {Dates.Short(day)}" : "held",
+            WindowState.Missed => window.From is { } next ? $"missed, next from about {Dates.Near(next, Today.Day)}" : "missed",
+            _ => window.From is { } next ? $"shut, next from about {Dates.Near(next, Today.Day)}" : "shut",
+        };
+
+    public void OnGet() { }
+}
