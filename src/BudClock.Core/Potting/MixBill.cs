@@ -47,6 +47,7 @@ public sealed record MixBill(PottingMix Mix, double Settled, double Loose, IRead
                 CultureInfo.InvariantCulture,
                 $"{Blocks} {(Blocks == 1 ? "block" : "blocks")}, soaked in {Blocks * BlockWater:0.#} L of warm water"
             )
+        : litres < 1 ? "less than a litre, from an open bag"
         : Up(litres / BagLitres) is var bags ? string.Create(CultureInfo.InvariantCulture, $"{bags} {(bags == 1 ? "bag" : "bags")} of 10 L")
         : "";
 

@@ -19,6 +19,12 @@ public sealed record GrowthsFromAbove(
     const double LargestRadius = 24;
     const double SmallestRadius = 7;
 
+    /// <summary>It can be parted after this many growths, counted from the oldest; none where nobody asks.</summary>
+    public IReadOnlyList<int> Cuts { get; init; } = [];
+
+    /// <summary>Where those cuts are drawn.</summary>
+    public IEnumerable<double> CutsX => Cuts.Where(cut => cut < Discs.Count).Select(cut => (Discs[cut - 1].At.X + Discs[cut].At.X) / 2);
+
     public double Width => 40 + (Step * Discs.Count);
 
     /// <summary>Null for a plant on which no growth is recorded.</summary>

@@ -17,7 +17,7 @@ public sealed record SectionDrawing(
     public const double Width = 330;
     const double PotWidth = 180;
     const double Left = 14;
-    const double Top = 52;
+    const double Top = 12;
     const double Tallest = 230;
     const double LabelGap = 17;
 

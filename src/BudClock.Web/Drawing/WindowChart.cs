@@ -27,7 +27,11 @@ public sealed record WindowChart(
     /// <summary>Null where no window has a day to draw.</summary>
     public static WindowChart? Of(RepotBoard board, GardenDay today)
     {
-        var rows = board.Wanted.Where(row => row.Window.From is not null && row.Window.From < today.Day.AddDays(Ahead)).Take(Most).ToList();
+        var rows = board
+            .Wanted.Concat(board.Others.Where(row => row.Window.Roots is not null || row.Window.State is WindowState.Shut))
+            .Where(row => row.Window.From is not null && row.Window.From < today.Day.AddDays(Ahead))
+            .Take(Most)
+            .ToList();
         if (rows.Count == 0)
             return null;
         var bars = rows.Select((row, index) => Bar(row, Top + (Row * index), today.Day)).ToList();

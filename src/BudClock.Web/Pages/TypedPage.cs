@@ -86,6 +86,9 @@ public abstract class TypedPage(TodaysGarden todaysGarden, Logbook logbook) : Ga
         return day ?? Today.Day;
     }
 
+    /// <summary>What was typed, trimmed; null for nothing.</summary>
+    protected static string? Blank(string? text) => string.IsNullOrWhiteSpace(text) ? null : text.Trim();
+
     /// <summary>A number for a field, as typed again.</summary>
     protected static string Shown(double? number) => number?.ToString("0.####", CultureInfo.InvariantCulture) ?? "";
 }

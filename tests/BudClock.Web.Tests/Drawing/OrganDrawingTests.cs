@@ -78,10 +78,12 @@ public class OrganDrawingTests
                 Taxon = "Hoya",
                 Parent = parent,
             };
-        var family = Family.Of(Of("A-1", null), [Of("A-1", null), Of("A-2", "a-1"), Of("A-3", "A-2")])!;
-        Assert.Equal(("A-2", "A-3"), (family.Offspring.Single().Plant.Tag, family.Offspring.Single().Offspring.Single().Plant.Tag));
-        Assert.Null(Family.Of(Of("B-1", null), [Of("A-1", null)]));
-        Assert.NotNull(Family.Of(Of("C-1", "C-2"), [Of("C-1", "C-2"), Of("C-2", "C-1")]));
+        var family = FamilyTree.Of(Of("A-2", "a-1"), [Of("A-1", null), Of("A-2", "a-1"), Of("A-3", "A-2")])!;
+        Assert.Equal(["A-1", "A-2", "A-3"], family.Nodes.Select(node => node.Tag));
+        Assert.Equal("A-2", family.Nodes.Single(node => node.Here).Tag);
+        Assert.Null(FamilyTree.Of(Of("B-1", null), [Of("A-1", null)]));
+        Assert.NotNull(FamilyTree.Of(Of("C-1", "C-2"), [Of("C-1", "C-2"), Of("C-2", "C-1")]));
+        Assert.Equal("not here", FamilyTree.Of(Of("D-1", "D-9"), [Of("D-1", "D-9")])!.Nodes[0].Called);
     }
 
     static Assessment Assess(string taxon, Organ[] organs, params Entry[] entries) =>

@@ -18,10 +18,10 @@ public sealed class DivideAdviser : IAdviser
             yield break;
         if (now.Rot is { Open: true } || now.Arrival is { IsNewcomer: true } || RepotWant.Read(now) is not { } wanted)
             yield break;
-        var (each, bulbs) = (now.Limits<DivideLimits>().Bulbs, Bulbs(now));
+        var (each, bulbs) = (now.Limits<DivideLimits>().Bulbs, LiveBulbs.Read(now));
         if (bulbs.Count < each)
             yield break;
-        var condition = Condition.AtLeast("bulbs", new(bulbs.Count, bulbs[^1]), each * 2, "bulbs");
+        var condition = Condition.AtLeast("bulbs", new(bulbs.Count, bulbs[^1].On), each * 2, "bulbs");
         if (bulbs.Count < each * 2)
             yield return Say(
                 Verdict.Hold,
@@ -44,21 +44,6 @@ public sealed class DivideAdviser : IAdviser
 
         Advice Say(Verdict verdict, string reason) =>
             new(Topics.Divide, Rule, Care.Divide, verdict, null, reason, [wanted.Evidence, condition]);
-    }
-
-    /// <summary>The days on which its bulbs were finished, of those that are on record, live, and were not parted since.</summary>
-    static List<DateOnly> Bulbs(Situation now)
-    {
-        var parted = now.Journal.Last(EntryKinds.Divided)?.On;
-        var lost = now.Journal.Of(EntryKinds.Lost, EntryKinds.GrowthStopped).Select(entry => entry.Organ).ToHashSet();
-        return
-        [
-            .. now
-                .Journal.Of(EntryKinds.GrowthMatured)
-                .Where(entry => !(entry.On <= parted) && (entry.Organ is null || !lost.Contains(entry.Organ)))
-                .DistinctBy(entry => entry.Organ ?? entry.Id.ToString())
-                .Select(entry => entry.On),
-        ];
     }
 }
 

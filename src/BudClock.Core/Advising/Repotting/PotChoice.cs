@@ -1,3 +1,4 @@
+using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 using BudClock.Core.Potting;
 
@@ -16,8 +17,12 @@ public sealed record PotChoice(PotSize? Size, PottingMix Mix, SettingDepth Depth
             PotSize.Read(now),
             PottingTable.Shipped.Mixes.First(mix => Fits(mix.Suits, now)),
             PottingTable.Shipped.Depths.First(depth => Fits(depth.For, now)),
-            now.Journal.Last(EntryKinds.BulbSize)?.Amount?.InBase
+            Thick(now)
         );
+
+    /// <summary>What is set into the medium itself; the bulb of an orchid stands on its base.</summary>
+    static double? Thick(Situation now) =>
+        now.Sheet.Is(Traits.RootsInFlushes) ? null : now.Journal.Last(EntryKinds.BulbSize)?.Amount?.InBase;
 
     /// <summary>The empty pots that fit, the nearest to the middle of its size first.</summary>
     public IReadOnlyList<OwnedPot> FromShelf(PottingShed shed, double? potCm) =>

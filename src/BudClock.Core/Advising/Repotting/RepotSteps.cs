@@ -42,7 +42,9 @@ public sealed record RepotSteps(IReadOnlyList<string> Steps, IReadOnlyList<Entry
     }
 
     static string Afterwards(Situation now) =>
-        now.Sheet.Is(Traits.RepottedDry)
+        now.Rot is { Open: true } && !now.Sheet.Is(Traits.StandsInWater)
+                ? "Dry until every cut has closed, some days to two weeks by its kind; then damp around rather than in the pot. No feed."
+            : now.Sheet.Is(Traits.RepottedDry)
                 ? now.Resting
                     ? "Dry for 30 to 60 days, then its first water. A bare dry plant needs no second look before that."
                     : "Dry for two weeks: its cuts heal first. No feed on the wound."

@@ -66,7 +66,7 @@ public sealed record RepotWindow(WindowState State, string? Wanted, string Words
             return new(
                 WindowState.AtOnce,
                 "It rots",
-                $"{rot.Words}: out of its pot now, and only what is firm goes back.",
+                $"{Sentence.Capital(rot.Words)}: out of its pot now, and only what is firm goes back.",
                 now.Today,
                 null,
                 null

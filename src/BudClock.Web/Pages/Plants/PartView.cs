@@ -48,27 +48,3 @@ public sealed record PartView(Organ Organ, string Words, string Does, string? Me
 
     static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 }
-
-/// <summary>Where a plant comes from and what was made of it (rule P5).</summary>
-public sealed record Family(Plant Plant, Plant? Parent, string? ParentTag, IReadOnlyList<Family> Offspring)
-{
-    const int Deepest = 4;
-
-    /// <summary>Null for a plant without a parent or offspring on record.</summary>
-    public static Family? Of(Plant plant, IEnumerable<Plant> all)
-    {
-        var plants = all.ToList();
-        var family = Of(plant, plants, Deepest);
-        return family.ParentTag is null && family.Offspring.Count == 0 ? null : family;
-    }
-
-    static Family Of(Plant plant, List<Plant> all, int deeper) =>
-        new(
-            plant,
-            all.FirstOrDefault(p => Same(p.Tag, plant.Parent)),
-            plant.Parent,
-            deeper == 0 ? [] : [.. all.Where(p => Same(p.Parent, plant.Tag) && p != plant).Select(child => Of(child, all, deeper - 1))]
-        );
-
-    static bool Same(string? a, string? b) => a is not null && string.Equals(a, b, StringComparison.OrdinalIgnoreCase);
-}

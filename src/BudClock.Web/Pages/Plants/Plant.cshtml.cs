@@ -142,7 +142,7 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
 
     public LeafFan? Fan => LeafFan.Of(Assessment);
 
-    public Family? Family => Family.Of(Plant, Today.Plants.Select(a => a.Plant));
+    public FamilyTree? Family => FamilyTree.Of(Plant, Today.Plants.Select(a => a.Plant));
 
     IReadOnlyList<OrganSeries> AllSeries => Assessment.Situation?.Series ?? [];
 

@@ -11,8 +11,9 @@ public sealed class IndexModel(TodaysGarden todaysGarden) : GardenPage(todaysGar
 
     public WindowChart? Chart => WindowChart.Of(Board, Today);
 
-    /// <summary>Plants that want nothing, where their window could be used all the same.</summary>
-    public IEnumerable<RepotRow> OpenToo => Board.Others.Where(row => row.CanBeDone && row.Window.Roots is not null);
+    /// <summary>Plants that want nothing, whose roots open and shut a window all the same.</summary>
+    public IEnumerable<RepotRow> ByRoots =>
+        Board.Others.Where(row => row.Window.Roots is not null || row.Window is { State: WindowState.Shut, From: not null });
 
     /// <summary>How a window stands, in a word or two.</summary>
     public string Stands(RepotWindow window) =>
