@@ -173,7 +173,10 @@ public class PlantPagesTests
         var site = await Site.ReadAsync();
         Assert.Contains("Newcomer, day 14 of 28", (await site.PageAsync("/plants/PAP-02")).QuerySelector(".newcomer").Words());
         foreach (var tag in new[] { "SAI-03", "SAI-04" })
-            Assert.Equal("SAI-03, SAI-04 (leaf) from SAI-03", (await site.PageAsync($"/plants/{tag}")).QuerySelector(".tree")!.GetAttribute("aria-label"));
+            Assert.Equal(
+                "SAI-03, SAI-04 (leaf) from SAI-03",
+                (await site.PageAsync($"/plants/{tag}")).QuerySelector(".tree")!.GetAttribute("aria-label")
+            );
     }
 
     [Fact]

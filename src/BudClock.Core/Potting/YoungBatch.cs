@@ -56,10 +56,10 @@ public sealed record YoungBatch(string Code, string Method, DateOnly Started, in
     public DateOnly Looked => Counts.Count > 0 ? Counts.Max(count => count.On) : Started;
 
     /// <summary>When it is looked at next; null for one that ended.</summary>
-    /// <remarks>Before the first can show nothing is looked at but the cover: the first look is when they may.</remarks>
-    public DateOnly? NextLook(RaisingMethod method) =>
+    /// <remarks>Before the first can show nothing is looked at but the cover. A cut that dries is looked at when it has.</remarks>
+    public DateOnly? NextLook(RaisingMethod method, DateOnly today) =>
         Ended is not null ? null
-        : DriesUntil > Looked ? DriesUntil
+        : DriesUntil >= today ? DriesUntil
         : new[] { Looked.AddDays(method.EveryDays), Set.AddDays(Math.Min(method.FromDays, method.EveryDays * 2)) }.Max();
 
     /// <summary>The day it came into its medium.</summary>

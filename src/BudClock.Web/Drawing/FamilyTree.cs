@@ -67,9 +67,7 @@ public sealed record TreeNode(string Tag, string Called, string? Origin, double 
     public string? Line =>
         From is null
             ? null
-            : FormattableString.Invariant(
-                $"M{From.X + FamilyTree.Box:0.#} {From.Y + 20:0.#} H{X - 56:0.#} V{Y + 20:0.#} H{X:0.#}"
-            );
+            : FormattableString.Invariant($"M{From.X + FamilyTree.Box:0.#} {From.Y + 20:0.#} H{X - 56:0.#} V{Y + 20:0.#} H{X:0.#}");
 
     /// <summary>The name, where it fits its box.</summary>
     public string Short => Called.Length > 17 ? Called[..16].TrimEnd() + "…" : Called;

@@ -13,7 +13,14 @@ public static class LabelPdf
         using var file = new MemoryStream();
         using (var pdf = SKDocument.CreatePdf(file, new SKDocumentPdfMetadata { Title = "Labels", Producer = "Bud Clock" }))
         {
-            foreach (var page in labels.Count == 0 ? [[]] : labels.Chunk(sheet.OnPage))
+            foreach (
+                var page in labels.Count == 0
+                    ?
+                    [
+                        [],
+                    ]
+                    : labels.Chunk(sheet.OnPage)
+            )
             {
                 var canvas = pdf.BeginPage((float)sheet.PageWidth * PointsPerMm, (float)sheet.PageHeight * PointsPerMm);
                 canvas.Scale(PointsPerMm);

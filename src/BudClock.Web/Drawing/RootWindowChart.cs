@@ -30,16 +30,16 @@ public sealed record RootWindowChart(
     {
         if (window.Roots is not { } roots || now.Sheet.Find<RepotWindowLimits>() is not { } limits)
             return null;
-        var measured =
-            now.Series.FirstOrDefault(series => series.Kind == EntryKinds.RootLength && series.Moves)?.Points
-            ?? [roots.Last];
+        var measured = now.Series.FirstOrDefault(series => series.Kind == EntryKinds.RootLength && series.Moves)?.Points ?? [roots.Last];
         var closes = roots.Reach(limits.Late);
         var (from, to) = (measured[0].On, new[] { closes.AddDays(10), now.Today.AddDays(10) }.Max());
         var most = Math.Max(limits.Late * 1.25, measured.Max(point => point.Cm) * 1.1);
         double X(DateOnly day) => Left + ((Right - Left) * (day.DayNumber - from.DayNumber) / Math.Max(1, to.DayNumber - from.DayNumber));
         double Y(double cm) => Bottom - ((Bottom - Top) * Math.Clamp(cm, 0, most) / most);
         var end = roots.Between(to);
-        var points = measured.Select(point => new ChartPoint(X(point.On), Y(point.Cm), $"{Dates.Short(point.On)}: {point.Cm:0.#} cm")).ToList();
+        var points = measured
+            .Select(point => new ChartPoint(X(point.On), Y(point.Cm), $"{Dates.Short(point.On)}: {point.Cm:0.#} cm"))
+            .ToList();
         return new(
             points,
             $"M{string.Join(" L", points.Select(p => $"{Svg.N(p.X)} {Svg.N(p.Y)}"))}",
@@ -48,7 +48,9 @@ public sealed record RootWindowChart(
             Y(limits.Late),
             [.. Lines(most, Y)],
             X(now.Today),
-            now.Temper is { CoolAhead.On: var first, LastCool.On: var last } ? new(X(first), Top, Math.Max(4, X(last) - X(first)), Bottom - Top) : null,
+            now.Temper is { CoolAhead.On: var first, LastCool.On: var last }
+                ? new(X(first), Top, Math.Max(4, X(last) - X(first)), Bottom - Top)
+                : null,
             [
                 new(Left, Dates.Short(from), "start", false),
                 new(Math.Clamp(X(closes), Left + 150, Right - 60), $"closes {Dates.Short(closes)}", "middle", true),

@@ -31,25 +31,22 @@ public sealed record SectionDrawing(
         double Y(double cm) => bottom - (cm * scale);
         double Half(double cm) => pot.Across(cm) * scale / 2;
         string Layer(double from, double to) =>
-            Path(
-                (middle - Half(to), Y(to)),
-                (middle - Half(from), Y(from)),
-                (middle + Half(from), Y(from)),
-                (middle + Half(to), Y(to))
-            ) + " Z";
+            Path((middle - Half(to), Y(to)), (middle - Half(from), Y(from)), (middle + Half(from), Y(from)), (middle + Half(to), Y(to)))
+            + " Z";
         var across = Math.Min(section.BaseCm * 1.3, pot.Across(section.BaseTopCm) * 0.7) * scale / 2;
-        var labels = Spread(
-            [
-                new(Y(section.SurfaceCm + (section.HeadspaceCm / 2)), Text($"{section.HeadspaceCm:0.#} cm free, a flat hand")),
-                new(Y(section.BaseTopCm - (section.BaseCm / 2)), Depth(section)),
-                new(Y(section.PebblesCm + (section.BelowBaseCm / 2)), Text($"{section.BelowBaseCm:0.#} cm below the base")),
-                .. section.PebblesCm > 0
-                    ? [new(Y(section.PebblesCm / 2), Text($"{section.PebblesCm:0.#} cm of pebbles"))]
-                    : (SectionLabel[])[],
-            ]
-        );
+        var labels = Spread([
+            new(Y(section.SurfaceCm + (section.HeadspaceCm / 2)), Text($"{section.HeadspaceCm:0.#} cm free, a flat hand")),
+            new(Y(section.BaseTopCm - (section.BaseCm / 2)), Depth(section)),
+            new(Y(section.PebblesCm + (section.BelowBaseCm / 2)), Text($"{section.BelowBaseCm:0.#} cm below the base")),
+            .. section.PebblesCm > 0 ? [new(Y(section.PebblesCm / 2), Text($"{section.PebblesCm:0.#} cm of pebbles"))] : (SectionLabel[])[],
+        ]);
         return new(
-            Path((middle - Half(pot.HeightCm), Top), (middle - Half(0), bottom), (middle + Half(0), bottom), (middle + Half(pot.HeightCm), Top)),
+            Path(
+                (middle - Half(pot.HeightCm), Top),
+                (middle - Half(0), bottom),
+                (middle + Half(0), bottom),
+                (middle + Half(pot.HeightCm), Top)
+            ),
             Layer(section.PebblesCm, section.SurfaceCm),
             section.PebblesCm > 0 ? Layer(0, section.PebblesCm) : null,
             (middle, Y(section.BaseTopCm - (section.BaseCm / 2)), across, section.BaseCm * scale / 2),

@@ -75,7 +75,11 @@ public sealed record WindowChart(
 
     static IEnumerable<ChartLabel> MonthNames(DateOnly today)
     {
-        for (var month = new DateOnly(today.Year, today.Month, 1).AddMonths(1); month < today.AddDays(Ahead - 10); month = month.AddMonths(1))
+        for (
+            var month = new DateOnly(today.Year, today.Month, 1).AddMonths(1);
+            month < today.AddDays(Ahead - 10);
+            month = month.AddMonths(1)
+        )
             yield return new(X(month, today), month.ToString("MMM", System.Globalization.CultureInfo.InvariantCulture), "start", false);
     }
 

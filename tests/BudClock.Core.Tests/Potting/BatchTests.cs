@@ -62,10 +62,17 @@ public class BatchTests
     public void Nothing_is_dug_up_before_it_can_show_and_a_cut_dries_first()
     {
         var corm = new YoungBatch("C1", "corm", Today, 3);
-        Assert.Equal(Today.AddDays(14), corm.NextLook(Corm));
-        Assert.Equal(Today.AddDays(9), (corm with { DriesUntil = Today.AddDays(9) }).NextLook(Corm));
-        Assert.Null((corm with { Ended = Today }).NextLook(Corm));
-        Assert.Equal(Today.AddDays(7), (corm with { Counts = [new(Today, "rooted", 1)], Started = Today.AddDays(-50) }).NextLook(Corm));
+        Assert.Equal(Today.AddDays(14), corm.NextLook(Corm, Today));
+        Assert.Equal(Today.AddDays(9), (corm with { DriesUntil = Today.AddDays(9) }).NextLook(Corm, Today));
+        Assert.Equal(
+            Today.AddDays(14 + 9),
+            (corm with { DriesUntil = Today.AddDays(9) }).NextLook(Corm, Today.AddDays(10)) // set by then, and left alone
+        );
+        Assert.Null((corm with { Ended = Today }).NextLook(Corm, Today));
+        Assert.Equal(
+            Today.AddDays(7),
+            (corm with { Counts = [new(Today, "rooted", 1)], Started = Today.AddDays(-50) }).NextLook(Corm, Today)
+        );
     }
 
     [Fact]

@@ -43,16 +43,15 @@ public sealed record RepotSteps(IReadOnlyList<string> Steps, IReadOnlyList<Entry
 
     static string Afterwards(Situation now) =>
         now.Rot is { Open: true } && !now.Sheet.Is(Traits.StandsInWater)
-                ? "Dry until every cut has closed, some days to two weeks by its kind; then damp around rather than in the pot. No feed."
-            : now.Sheet.Is(Traits.RepottedDry)
-                ? now.Resting
-                    ? "Dry for 30 to 60 days, then its first water. A bare dry plant needs no second look before that."
-                    : "Dry for two weeks: its cuts heal first. No feed on the wound."
-            : now.Sheet.Is(Traits.Succulent) ? "Dry for a week, that torn roots heal; then a small drink. No feed for two weeks."
-            : now.Sheet.Is(Traits.StandsInWater) ? "Back into its tray at once. No feed, ever."
-            : now.Roots.State is RootState.None or RootState.Few
-                ? "Damp around rather than in the pot, warm, shaded and out of wind, till new roots show. No feed."
-            : now.Sheet.Is(Traits.RootsInFlushes)
-                ? "A few days dry, then smaller drinks while roots are few; shaded and out of wind. No feed for two weeks."
-            : "Water at once and let it drain, then smaller drinks while roots are few. No feed for two weeks.";
+            ? "Dry until every cut has closed, some days to two weeks by its kind; then damp around rather than in the pot. No feed."
+        : now.Sheet.Is(Traits.RepottedDry)
+            ? now.Resting ? "Dry for 30 to 60 days, then its first water. A bare dry plant needs no second look before that."
+                : "Dry for two weeks: its cuts heal first. No feed on the wound."
+        : now.Sheet.Is(Traits.Succulent) ? "Dry for a week, that torn roots heal; then a small drink. No feed for two weeks."
+        : now.Sheet.Is(Traits.StandsInWater) ? "Back into its tray at once. No feed, ever."
+        : now.Roots.State is RootState.None or RootState.Few
+            ? "Damp around rather than in the pot, warm, shaded and out of wind, till new roots show. No feed."
+        : now.Sheet.Is(Traits.RootsInFlushes)
+            ? "A few days dry, then smaller drinks while roots are few; shaded and out of wind. No feed for two weeks."
+        : "Water at once and let it drain, then smaller drinks while roots are few. No feed for two weeks.";
 }

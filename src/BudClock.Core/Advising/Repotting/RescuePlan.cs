@@ -46,7 +46,11 @@ public sealed record RescuePlan(IReadOnlyList<string> Steps, IReadOnlyList<strin
             )
         : now.Sheet.Is(Traits.FromBelow)
             ? new(
-                [Blade, "Cut the rosette above the rot, until the neck is green through.", "Take three firm leaves of the second ring besides."],
+                [
+                    Blade,
+                    "Cut the rosette above the rot, until the neck is green through.",
+                    "Take three firm leaves of the second ring besides.",
+                ],
                 ["leaf-wick", "cutting"],
                 "Closed and damp, in shade, nothing into the crown."
             )

@@ -72,7 +72,14 @@ public sealed class DivideModel(TodaysGarden todaysGarden, Logbook logbook, Cloc
         var divided = new EntryDraft(EntryKinds.Divided, Today.Day, null, text);
         var repotted = new EntryDraft(EntryKinds.Repotted, Today.Day, null, "after dividing")
         {
-            Sets = PlantPast.Between(Plant.Plant, Plant.Plant with { Pot = own.Pot ?? Plant.Plant.Pot, Medium = own.Medium ?? Plant.Plant.Medium }),
+            Sets = PlantPast.Between(
+                Plant.Plant,
+                Plant.Plant with
+                {
+                    Pot = own.Pot ?? Plant.Plant.Pot,
+                    Medium = own.Medium ?? Plant.Plant.Medium,
+                }
+            ),
         };
         var facts = made.Select(part => new PlantEntries(part.Tag, Facts(part), []));
         var change = Changes.All([.. made.Select(Changes.Plant), Changes.Entries([.. facts])]);
@@ -100,7 +107,12 @@ public sealed class DivideModel(TodaysGarden todaysGarden, Logbook logbook, Cloc
     IReadOnlyList<Entry> Facts(Plant part) =>
         [
             EntryWriting.Fact(
-                new(EntryKinds.Repotted, Today.Day, null, $"a part of {Plant.Plant.Tag}{(part.Medium is { } medium ? $", into {medium}" : "")}"),
+                new(
+                    EntryKinds.Repotted,
+                    Today.Day,
+                    null,
+                    $"a part of {Plant.Plant.Tag}{(part.Medium is { } medium ? $", into {medium}" : "")}"
+                ),
                 Guid.Empty,
                 clock.GetUtcNow()
             ),

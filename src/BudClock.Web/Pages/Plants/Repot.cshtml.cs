@@ -38,8 +38,7 @@ public sealed class RepotModel(TodaysGarden todaysGarden, Logbook logbook) : Typ
     public IEnumerable<Caution> Cautions => Core.Culture.Cautions.For(EntryKinds.Repotted, Plant.Situation.Sheet);
 
     /// <summary>What speaks against the size that was typed.</summary>
-    public string? Warning =>
-        Section is null ? null : Choice.Size?.Warning(Section.Pot.TopCm, Plant.Plant.Pot?.DiameterCm);
+    public string? Warning => Section is null ? null : Choice.Size?.Warning(Section.Pot.TopCm, Plant.Plant.Pot?.DiameterCm);
 
     public MixBill? Bill => Section is null ? null : MixBill.Of(Choice.Mix, [new(Plant.Plant.Tag, Section.MediumLitres)]);
 

@@ -17,7 +17,8 @@ public sealed class RescueModel(TodaysGarden todaysGarden) : GardenPage(todaysGa
 
     /// <summary>How saved parts are raised, and how often that worked here.</summary>
     public IEnumerable<(RaisingMethod Method, Success Here)> Ways =>
-        Plan.Methods.Select(name => PottingTable.Shipped.Method(name)!)
+        Plan
+            .Methods.Select(name => PottingTable.Shipped.Method(name)!)
             .Select(method => (method, Success.In(Today.Shed.Batches.Where(batch => batch.Rescue && batch.Method == method.Name))));
 
     public IActionResult OnGet(string tag)

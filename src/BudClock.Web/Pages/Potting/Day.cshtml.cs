@@ -108,9 +108,10 @@ public sealed class DayModel(TodaysGarden todaysGarden, Logbook logbook) : Typed
         if (Today.Shed.Mix(typed.Mix) is { } mix)
             choice = choice with { Mix = mix };
         var (wide, high) = (Size(typed.Pot, typed.Tag, "width"), Size(typed.High, typed.Tag, "height"));
-        var section = wide is { } cm && choice.Inside(plant.Plant, cm, high) is { } inside
-            ? PotSection.Of(inside, choice.Mix, choice.Depth, choice.BaseCm)
-            : null;
+        var section =
+            wide is { } cm && choice.Inside(plant.Plant, cm, high) is { } inside
+                ? PotSection.Of(inside, choice.Mix, choice.Depth, choice.BaseCm)
+                : null;
         return new(typed, new(plant, RepotWindow.Read(plant)), choice, section);
     }
 

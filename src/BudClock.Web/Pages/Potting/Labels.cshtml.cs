@@ -25,14 +25,11 @@ public sealed class LabelsModel(TodaysGarden todaysGarden) : GardenPage(todaysGa
 
     public LabelSheet On => LabelSheet.Find(Sheet);
 
-    public IEnumerable<Plant> Plants =>
-        (
+    public IEnumerable<Plant> Plants => (
             Tags.Length > 0 ? Tags.Select(Today.Find).Where(plant => plant is not null).Select(plant => plant!)
             : string.IsNullOrEmpty(Place) ? []
             : Today.Plants.Where(plant => !plant.Gone && plant.Plant.Place == Place)
-        )
-            .Select(plant => plant.Plant)
-            .Take(Most);
+        ).Select(plant => plant.Plant).Take(Most);
 
     public IEnumerable<LabelWords> Labels => Plants.Select(Words);
 

@@ -52,7 +52,12 @@ public sealed class BatchModel(TodaysGarden todaysGarden, Logbook logbook, Clock
             return NotFound();
         if (!BatchCount.Kinds.Contains(What))
             Faults.Add("Choose what was counted.");
-        var count = new BatchCount(DayUpToToday(On, "The day"), What ?? "", Whole(HowMany, 1, YoungBatch.MostStarted, "How many"), Blank(To));
+        var count = new BatchCount(
+            DayUpToToday(On, "The day"),
+            What ?? "",
+            Whole(HowMany, 1, YoungBatch.MostStarted, "How many"),
+            Blank(To)
+        );
         if (To?.Length > 80)
             Faults.Add("To whom holds at most 80 characters.");
         return await KeepAsync(Batch with { Counts = Added(count) }, $"{count.Number} {count.What}");
@@ -79,7 +84,8 @@ public sealed class BatchModel(TodaysGarden todaysGarden, Logbook logbook, Clock
             return Page();
         var plants = Plants(number, wide);
         var tags = string.Join(", ", plants.Select(plant => plant.Tag));
-        var fresh = Batch.Of(BatchCount.Rooted) == 0 ? [new(Today.Day, BatchCount.Rooted, Math.Min(number, Batch.Number))] : (BatchCount[])[];
+        var fresh =
+            Batch.Of(BatchCount.Rooted) == 0 ? [new(Today.Day, BatchCount.Rooted, Math.Min(number, Batch.Number))] : (BatchCount[])[];
         var batch = Batch with
         {
             Counts =

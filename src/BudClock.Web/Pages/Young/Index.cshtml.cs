@@ -9,7 +9,7 @@ public sealed class IndexModel(TodaysGarden todaysGarden, Logbook logbook) : You
     public IEnumerable<(YoungBatch Batch, DateOnly Look)> Open =>
         Today
             .Shed.Batches.Where(batch => batch.Ended is null)
-            .Select(batch => (batch, batch.NextLook(Method(batch))!.Value))
+            .Select(batch => (batch, batch.NextLook(Method(batch), Today.Day)!.Value))
             .OrderBy(pair => pair.Value);
 
     public IEnumerable<YoungBatch> Ended => Today.Shed.Batches.Where(batch => batch.Ended is not null).Reverse();
@@ -18,9 +18,7 @@ public sealed class IndexModel(TodaysGarden todaysGarden, Logbook logbook) : You
     public IEnumerable<(string Title, Success All, Success Rescued)> ByMethod =>
         Today
             .Shed.Batches.GroupBy(batch => batch.Method)
-            .Select(same =>
-                (PottingTable.Shipped.Method(same.Key)!.Title, Success.In(same), Success.In(same.Where(batch => batch.Rescue)))
-            )
+            .Select(same => (PottingTable.Shipped.Method(same.Key)!.Title, Success.In(same), Success.In(same.Where(batch => batch.Rescue))))
             .Where(row => row.Item2.Of > 0)
             .OrderByDescending(row => row.Item2.Of);
 

@@ -85,5 +85,8 @@ public sealed class NewModel(TodaysGarden todaysGarden, Logbook logbook) : Young
 
     /// <summary>The first letter of the method and the next number: C1, L2.</summary>
     string Free(RaisingMethod method) =>
-        Enumerable.Range(1, 100_000).Select(n => $"{char.ToUpperInvariant(method.Name[0])}{n}").First(code => Today.Shed.Batch(code) is null);
+        Enumerable
+            .Range(1, 100_000)
+            .Select(n => $"{char.ToUpperInvariant(method.Name[0])}{n}")
+            .First(code => Today.Shed.Batch(code) is null);
 }
