@@ -22,6 +22,10 @@ public sealed record PottingShed
     public YoungBatch? Batch(string? code) =>
         Batches.FirstOrDefault(batch => string.Equals(batch.Code, code, StringComparison.OrdinalIgnoreCase));
 
+    /// <summary>Batches that are to be looked at on a day or since.</summary>
+    public IEnumerable<YoungBatch> ToLookAt(DateOnly today) =>
+        Batches.Where(batch => PottingTable.Shipped.Method(batch.Method) is { } method && batch.NextLook(method, today) <= today);
+
     /// <summary>The mix of that code, the grower's own first; null where there is none.</summary>
     public PottingMix? Mix(string? code) =>
         Mixes.FirstOrDefault(mix => mix.Code == code) ?? PottingTable.Shipped.Mixes.FirstOrDefault(mix => mix.Code == code);

@@ -14,7 +14,7 @@ public sealed record SectionDrawing(
     string Summary
 )
 {
-    public const double Width = 330;
+    public const double Width = 352;
     const double PotWidth = 180;
     const double Left = 14;
     const double Top = 12;

@@ -74,6 +74,9 @@ public sealed record RoundView(
     /// <summary>What the plants that are due take from the mixing bench; null while there is no recipe to mix by.</summary>
     public TodaysMix? ToMix => Today.Shelf.Recipes.Count == 0 ? null : Today.Mix;
 
+    /// <summary>Young batches that are due for a look.</summary>
+    public int YoungToLookAt => Today.Shed.ToLookAt(Today.Day).Count();
+
     /// <summary>A nursery is walked place by place: more rows than this at once help nobody.</summary>
     const int MostRows = 120;
 

@@ -9,7 +9,17 @@ public class EveryViewTests
     const string LongName = "Calanthe of the far end of the east wall"; // forty characters
 
     /// <summary>What is looked at at each step; the others are in the long set.</summary>
-    static readonly string[] MainViews = ["/", "/bench", "/plants/CAL-02", "/plants/CAL-02/edit", "/places/south", "/garden", "/notes"];
+    static readonly string[] MainViews =
+    [
+        "/",
+        "/bench",
+        "/plants/CAL-02",
+        "/plants/CAL-02/edit",
+        "/places/south",
+        "/garden",
+        "/notes",
+        "/potting",
+    ];
 
     static readonly string[] Views =
     [
@@ -40,6 +50,17 @@ public class EveryViewTests
         "/plants/MAS-01",
         "/plants/SAI-03",
         "/plants/CAL-06/look",
+        "/potting",
+        "/potting/day?tags=CAT-01&tags=PAP-04",
+        "/potting/mix?Mix=bulbs&Pots=12&Pot=14",
+        "/potting/pots",
+        "/young",
+        "/young/new?parent=EUP-01",
+        "/young/C1",
+        "/labels?Place=sill",
+        "/plants/CAT-01/repot",
+        "/plants/CAT-01/divide",
+        "/plants/PAP-04/rescue",
         "/plants/ONC-02/compare",
         "/plants/ONC-02/log?kind=spike-length",
         "/words",

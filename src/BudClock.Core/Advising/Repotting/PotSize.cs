@@ -21,7 +21,11 @@ public sealed record PotSize(double FromCm, double ToCm, string Reason)
         if (now.Plant.Pot?.DiameterCm is not { } pot)
             return null;
         if (now.Rot is { Open: true } || now.Roots.State is RootState.None or RootState.Few)
-            return new(Math.Max(OwnLeastCm, pot / 2), pot, "Few roots are left: as small as they allow, and no larger than it was.");
+            return new(
+                Math.Max(OwnLeastCm, pot / 2),
+                pot,
+                "Few roots are left, or rot takes them: as small as they allow, and no larger than it was."
+            );
         if (now.Sheet.Is(Traits.Succulent))
             return new(pot, pot + 4, "The next size or two, wide or deep to match its roots.");
         if (now.Sheet.Is(Traits.Vine) || now.Sheet.Is(Traits.PotBound))
