@@ -1,3 +1,5 @@
+using System.Diagnostics;
+
 namespace BudClock.Data;
 
 /// <summary>
@@ -17,12 +19,12 @@ public sealed class FolderLock : IDisposable
     /// <exception cref="IOException">The folder cannot be written.</exception>
     public static async Task<FolderLock?> TakeAsync(string folder, TimeSpan patience)
     {
-        var until = DateTime.UtcNow + patience;
+        var began = Stopwatch.GetTimestamp();
         while (true)
         {
             if (Take(folder) is { } taken)
                 return taken;
-            if (DateTime.UtcNow >= until)
+            if (Stopwatch.GetElapsedTime(began) >= patience)
                 return null;
             await Task.Delay(50);
         }

@@ -223,10 +223,10 @@ public static class GardenFolder
     }
 
     /// <summary>Remembers that a backup was made, so that it can be named when it is needed.</summary>
-    public static void Remember(string folder, string backup) =>
+    public static void Remember(string folder, string backup, DateTimeOffset at) =>
         File.AppendAllText(
             Path.Combine(folder, Backups),
-            string.Create(CultureInfo.InvariantCulture, $"{DateTimeOffset.UtcNow:O}\t{Path.GetFullPath(backup)}\n")
+            string.Create(CultureInfo.InvariantCulture, $"{at:O}\t{Path.GetFullPath(backup)}\n")
         );
 
     /// <summary>The newest backup of this folder that is still where it was put.</summary>

@@ -93,7 +93,7 @@ public class CommandLineTests
         folder.Delete(recursive: true);
     }
 
-    [Fact]
+    [Fact, Long]
     public async Task An_acknowledged_entry_survives_a_kill()
     {
         var folder = Directory.CreateTempSubdirectory("bud-clock-");

@@ -80,7 +80,7 @@ public class SteppingTests
         Assert.Equal(DemoGarden.Day.AddDays(5), (await TodayAsync(again))!.Day);
     }
 
-    [Fact]
+    [Fact, Long]
     public async Task A_practice_takes_the_garden_s_place_and_the_lighthouse_is_had_back_as_it_was()
     {
         await using var site = await Site.DemoAsync();

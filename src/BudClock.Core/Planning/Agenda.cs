@@ -4,6 +4,7 @@ using BudClock.Core.Culture;
 using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
+using BudClock.Core.Potting;
 using BudClock.Core.Programmes;
 
 namespace BudClock.Core.Planning;
@@ -27,12 +28,14 @@ public sealed class Agenda
         (this.plants, this.weather, this.book, this.today, this.until) = (plants, weather, book, today, until);
 
     /// <summary>Everything from today to a day, by day; the same garden gives the same items in the same order.</summary>
+    /// <param name="shed">What is raised; without it nothing of potting is among the items.</param>
     public static IReadOnlyList<AgendaItem> Of(
         IEnumerable<Assessment> plants,
         PlaceWeathers weather,
         ProgrammeBook book,
         DateOnly today,
-        int weeks = Weeks
+        int weeks = Weeks,
+        PottingShed? shed = null
     )
     {
         var agenda = new Agenda([.. plants.Where(plant => !plant.Gone)], weather, book, today, today.AddDays(weeks * 7));
@@ -40,6 +43,7 @@ public sealed class Agenda
         [
             .. agenda
                 .All()
+                .Concat(shed is null ? [] : PottingAhead.Of(agenda.plants, shed, today))
                 .Where(item => item.On >= today && item.On <= agenda.until)
                 .OrderBy(item => item.On)
                 .ThenBy(item => item.Kind)

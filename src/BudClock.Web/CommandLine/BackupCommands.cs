@@ -30,7 +30,7 @@ static class BackupCommand
             stored.Services.GetRequiredService<IDbContextFactory<GardenDb>>(),
             stored.Services.GetRequiredService<PictureFolder>()
         );
-        GardenFolder.Remember(folder, target.FullName);
+        GardenFolder.Remember(folder, target.FullName, DateTimeOffset.UtcNow);
         Console.WriteLine($"Copied the garden and {count} pictures to {target}, and read the copy back: it is sound.");
         return Exit.Fine;
     }

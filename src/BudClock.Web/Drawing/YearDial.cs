@@ -1,5 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Advising;
+using BudClock.Core.Advising.Repotting;
 using BudClock.Core.Culture;
 
 namespace BudClock.Web.Drawing;
@@ -17,11 +18,17 @@ public sealed record YearDial(
 )
 {
     public const double NightRadius = 157;
+
+    /// <summary>Between the outermost lane and the night.</summary>
+    const double WindowRadius = 145.5;
     public const double BandWidth = 18;
     const double OuterLane = 136.5;
     const double LaneStep = 17;
     public const double LaneWidth = 13;
     const double RecordedDays = 274;
+
+    /// <summary>When it can be repotted, where it wants to be and the days are known; null otherwise.</summary>
+    public DialWindow? Repot { get; private init; }
 
     public static YearDial Of(Assessment plant, Garden garden)
     {
@@ -36,8 +43,16 @@ public sealed record YearDial(
             dial.At(today, 169),
             plant.Ended is { } end ? end.Kind.Words : plant.Phase.Phase.Words(),
             plant.Ended is { } ended ? Dates.Long(ended.On) : WordsUnder(plant)
-        );
+        )
+        {
+            Repot = plant.Ended is null && plant.Fault is null ? Window(dial, plant) : null,
+        };
     }
+
+    static DialWindow? Window(DialGeometry dial, Assessment plant) =>
+        RepotWindow.Read(plant) is { Wanted: not null, From: { } from, To: { } to } && to > from
+            ? new(dial.Arc(from, to, WindowRadius), from, to)
+            : null;
 
     /// <summary>The usual year of a sheet, with today's hand in it.</summary>
     public static YearDial Of(CultureSheet sheet, Garden garden, DateOnly today)
@@ -107,6 +122,13 @@ public sealed record DialMonth(string Name, Point Label, Point TickFrom, Point T
             dial.At(first, 166)
         );
     }
+}
+
+/// <summary>The repot window on the dial.</summary>
+public sealed record DialWindow(string Path, DateOnly From, DateOnly To)
+{
+    /// <summary>For its title: "Repot window, 2 to 9 May".</summary>
+    public string Words => $"Repot window, {Dates.Range(From, To)}";
 }
 
 public sealed record DialRing(LaneKind Kind, double Radius);

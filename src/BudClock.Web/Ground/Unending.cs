@@ -1,3 +1,4 @@
+using System.Diagnostics;
 using Serilog;
 
 namespace BudClock.Web.Ground;
@@ -12,7 +13,7 @@ public abstract class Unending(string what) : BackgroundService
     static readonly TimeSpan BetweenLines = TimeSpan.FromMinutes(1);
 
     CancellationTokenSource again = new();
-    DateTimeOffset? told;
+    long? told;
 
     /// <summary>The wait after a first fault; it doubles with each one that follows.</summary>
     public TimeSpan Soonest { get; set; } = TimeSpan.FromSeconds(2);
@@ -88,10 +89,9 @@ public abstract class Unending(string what) : BackgroundService
 
     TimeSpan Later(Exception? fault)
     {
-        var now = DateTimeOffset.UtcNow;
-        if (told is null || now - told >= BetweenLines)
+        if (told is not { } last || Stopwatch.GetElapsedTime(last) >= BetweenLines)
         {
-            told = now;
+            told = Stopwatch.GetTimestamp();
             Log.Warning("{What}: {Trouble} {Fault}", what, Trouble, fault?.Message ?? "");
         }
         var wait = Soonest * Math.Pow(2, Math.Min(Faults++, 16));

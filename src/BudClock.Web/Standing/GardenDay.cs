@@ -110,7 +110,8 @@ public sealed class GardenDay
     readonly ConcurrentDictionary<string, RoundOfDay> rounds = new();
 
     /// <summary>What is ahead in the next weeks.</summary>
-    public IReadOnlyList<AgendaItem> Agenda => agenda ??= Core.Planning.Agenda.Of(Plants, around.Weather, around.Programmes, Day);
+    public IReadOnlyList<AgendaItem> Agenda =>
+        agenda ??= Core.Planning.Agenda.Of(Plants, around.Weather, around.Programmes, Day, shed: Shed);
 
     IReadOnlyList<AgendaItem>? agenda;
 

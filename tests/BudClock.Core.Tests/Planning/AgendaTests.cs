@@ -22,6 +22,38 @@ public class AgendaTests
     }
 
     [Fact]
+    public void A_batch_is_looked_at_and_a_window_has_a_last_day()
+    {
+        var old = new Plant
+        {
+            Tag = "CAT-09",
+            Taxon = "Cattleya labiata",
+            Medium = "bark",
+            Entries =
+            [
+                Specimens.At("2028-11-10", EntryKinds.Repotted),
+                Specimens.At("2031-05-22", EntryKinds.RootLength, Specimens.Cm(1.5)),
+            ],
+        };
+        var garden = Demo with { Plants = [old] };
+        var shed = Demo.Shed;
+        var items = Agenda.Of(
+            new GardenAssessed(garden, Today).Plants,
+            PlaceWeathers.Of(garden, Today),
+            ProgrammeBook.Shipped,
+            Today,
+            8,
+            shed
+        );
+        Assert.Equal((AgendaKind.LastDay, new DateOnly(2031, 6, 22)), (Of("cat-09/repot/closes").Kind, Of("cat-09/repot/closes").On));
+        Assert.Equal(Today, Of("batch/c1/look").On); // due since a week
+        Assert.Equal(new(2031, 5, 27), Of("batch/c2/look").On); // set on the 19th, looked at every four days, and not before two of them
+        Assert.DoesNotContain(items, item => item.Key.StartsWith("batch/l1", StringComparison.Ordinal)); // ended
+
+        AgendaItem Of(string key) => items.Single(item => item.Key == key);
+    }
+
+    [Fact]
     public void A_moved_date_keeps_its_name_and_everything_else_is_as_it_was()
     {
         var before = Of(Demo, Today);

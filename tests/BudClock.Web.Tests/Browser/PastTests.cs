@@ -27,7 +27,7 @@ public class PastTests
         Assert.DoesNotContain(browser.All(".log li:not(.struck)"), line => line.Text.Contains("9.2 cm"));
     }
 
-    [Fact]
+    [Fact, Long]
     public async Task A_move_written_down_late_leaves_todays_place_and_shows_in_the_past()
     {
         await using var site = await Site.DemoAsync();

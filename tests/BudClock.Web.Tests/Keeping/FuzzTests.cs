@@ -209,7 +209,7 @@ public class FuzzTests
 
     public static TheoryData<string> Doors => ["note", "read", "garden", "csv", "zip", "picture", "query", "form"];
 
-    [Theory]
+    [Theory, Long]
     [MemberData(nameof(Doors))]
     public async Task Whatever_comes_in_is_answered_and_leaves_the_garden_whole(string door)
     {

@@ -80,7 +80,7 @@ public class NothingVanishesTests
         return answer.IsSuccessStatusCode ? HttpStatusCode.OK : answer.StatusCode;
     }
 
-    [Fact]
+    [Fact, Long]
     public async Task A_practice_leaves_every_note_where_it_was_written()
     {
         await using var site = await Site.DemoAsync();

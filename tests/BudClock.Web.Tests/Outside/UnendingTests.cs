@@ -115,7 +115,7 @@ public class UnendingTests
 
     // ---- the forecast
 
-    [Theory]
+    [Theory, Long]
     [InlineData("no charset of this world", "application/json; charset=bogus", Good)]
     [InlineData(
         "no number",

@@ -10,7 +10,7 @@ using Microsoft.AspNetCore.Mvc;
 namespace BudClock.Web.Pages.Triggers;
 
 /// <summary>Bulbs for a date: worked back from the day they are wanted, kept as lots that the Round then speaks for, and printed.</summary>
-public sealed class BulbsModel(TodaysGarden todaysGarden, Logbook logbook) : GardenPage(todaysGarden)
+public sealed class BulbsModel(TodaysGarden todaysGarden, Logbook logbook, Clock clock) : GardenPage(todaysGarden)
 {
     const int MostBulbs = 500;
     const int FurthestDays = 700;
@@ -64,7 +64,7 @@ public sealed class BulbsModel(TodaysGarden todaysGarden, Logbook logbook) : Gar
         var tags = Today.Tags.ToList();
         var changes = new List<Change>();
         var act = Act ?? Guid.CreateVersion7();
-        var written = DateTimeOffset.UtcNow;
+        var written = clock.GetUtcNow();
         foreach (var lot in plan.Lots.Where(lot => lot.Wanted > Today.Day))
         {
             var tag = Tags.Propose(Taxon, tags);
