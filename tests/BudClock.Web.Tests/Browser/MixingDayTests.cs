@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using System.Text.RegularExpressions;
 using BudClock.Core.Advising;
 
@@ -205,16 +204,11 @@ public class MixingDayTests
         var folder = Directory.CreateTempSubdirectory("bud-clock-label-");
         var (pdf, png) = (Path.Combine(folder.FullName, "label.pdf"), Path.Combine(folder.FullName, "label"));
         await File.WriteAllBytesAsync(pdf, browser.Pdf(8.27, 11.69), TestContext.Current.CancellationToken);
-        await RunAsync("pdftoppm", "-r", "150", "-png", "-singlefile", pdf, png);
-        Assert.Equal($"{site.Address}/mixing/batches/G310520", (await RunAsync("zbarimg", "--quiet", "--raw", png + ".png")).Trim());
+        await Programs.RunAsync("pdftoppm", "-r", "150", "-png", "-singlefile", pdf, png);
+        Assert.Equal(
+            $"{site.Address}/mixing/batches/G310520",
+            (await Programs.RunAsync("zbarimg", "--quiet", "--raw", png + ".png")).Trim()
+        );
         folder.Delete(recursive: true);
-    }
-
-    static async Task<string> RunAsync(string program, params string[] arguments)
-    {
-        using var process = Process.Start(
-            new ProcessStartInfo(program, arguments) { RedirectStandardOutput = true, RedirectStandardError = true }
-        )!;
-        return await process.StandardOutput.ReadToEndAsync(TestContext.Current.CancellationToken);
     }
 }

@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using System.Globalization;
 using System.Text.RegularExpressions;
 
@@ -91,11 +90,14 @@ public partial class PottingTests
             await site.Http.GetByteArrayAsync(address, TestContext.Current.CancellationToken),
             TestContext.Current.CancellationToken
         );
-        await RunAsync("pdftoppm", "-r", "300", "-png", "-singlefile", pdf, png); // as a printer prints it
-        var read = (await RunAsync("zbarimg", "--quiet", "--raw", png + ".png")).Split('\n', StringSplitOptions.RemoveEmptyEntries);
+        await Programs.RunAsync("pdftoppm", "-r", "300", "-png", "-singlefile", pdf, png); // as a printer prints it
+        var read = (await Programs.RunAsync("zbarimg", "--quiet", "--raw", png + ".png")).Split(
+            '\n',
+            StringSplitOptions.RemoveEmptyEntries
+        );
         Assert.Equal(10, read.Distinct().Count());
         Assert.All(read, code => Assert.StartsWith($"{site.Address}/plants/", code));
-        var words = await RunAsync("pdftotext", "-layout", pdf, "-");
+        var words = await Programs.RunAsync("pdftotext", "-layout", pdf, "-");
         Assert.All(read, code => Assert.Contains(code.Split('/')[^1], words));
         folder.Delete(recursive: true);
     }
@@ -108,7 +110,7 @@ public partial class PottingTests
             await site.Http.GetByteArrayAsync(address, TestContext.Current.CancellationToken),
             TestContext.Current.CancellationToken
         );
-        var size = PageSize().Match(await RunAsync("pdfinfo", file));
+        var size = PageSize().Match(await Programs.RunAsync("pdfinfo", file));
         File.Delete(file);
         return (Mm(size.Groups[1].Value), Mm(size.Groups[2].Value));
     }
@@ -117,12 +119,4 @@ public partial class PottingTests
 
     [GeneratedRegex(@"Page size:\s+([\d.]+) x ([\d.]+) pts")]
     private static partial Regex PageSize();
-
-    static async Task<string> RunAsync(string program, params string[] arguments)
-    {
-        using var process = Process.Start(
-            new ProcessStartInfo(program, arguments) { RedirectStandardOutput = true, RedirectStandardError = true }
-        )!;
-        return await process.StandardOutput.ReadToEndAsync(TestContext.Current.CancellationToken);
-    }
 }

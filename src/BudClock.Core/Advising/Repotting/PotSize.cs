@@ -28,25 +28,33 @@ public sealed record PotSize(double FromCm, double ToCm, string Reason)
             );
         if (now.Sheet.Is(Traits.Succulent))
             return new(pot, pot + 4, "The next size or two, wide or deep to match its roots.");
-        if (now.Sheet.Is(Traits.Vine) || now.Sheet.Is(Traits.PotBound))
-            return new(pot + 2.5, pot + 5, "The root ball and 2.5 to 5 cm: it blooms when its pot is full.");
         return now.Sheet.Is(Traits.RootsInFlushes)
             ? new(pot, pot + 5, "Room for two years of growth in front of the newest, and no more.")
-            : new(pot, pot + 4, "The next size, no larger.");
+            : new(
+                pot + 2.5,
+                pot + 5,
+                $"The root ball and 2.5 to 5 cm{(now.Sheet.Is(Traits.PotBound) ? ": it blooms when its pot is full" : "")}."
+            );
     }
+
+    /// <summary>The pot of a rosette, cm: a third of its leaf span.</summary>
+    public static double Third(double spanCm) => Math.Round(spanCm / 3, 1);
+
+    /// <summary>The pot between, cm, where a third of the leaves is too far from the one it stands in; null where it is not.</summary>
+    public static double? StepTo(double thirdCm, double potCm) => thirdCm > potCm * 1.5 ? Math.Round((potCm + thirdCm) / 2, 1) : null;
 
     const double OwnLeastCm = 3;
 
     static PotSize OfLeaves(double span, double? pot)
     {
-        var third = Math.Round(span / 3, 1);
-        var steps = pot is { } now && third > now * 1.5;
+        var third = Third(span);
+        var step = pot is { } now ? StepTo(third, now) : null;
         return new(
-            steps ? Math.Round((pot!.Value + third) / 2, 1) - Exact : third - Exact,
-            steps ? Math.Round((pot!.Value + third) / 2, 1) + Exact : third + Exact,
+            (step ?? third) - Exact,
+            (step ?? third) + Exact,
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"A third of the leaf span: {span:0.#} cm of leaves, {third:0.#} cm of pot{(steps ? ", in two steps" : "")}."
+                $"A third of the leaf span: {span:0.#} cm of leaves, {third:0.#} cm of pot{(step is null ? "" : ", in two steps")}."
             )
         );
     }

@@ -56,7 +56,7 @@ public sealed record RepotWant(string Words, Condition Evidence, string Into)
             || now.Plant.Pot?.DiameterCm is not { } pot
         )
             return null;
-        var third = Math.Round(span.InBase / 3);
+        var third = PotSize.Third(span.InBase);
         return pot >= third * 0.8
             ? null
             : new(
@@ -64,15 +64,15 @@ public sealed record RepotWant(string Words, Condition Evidence, string Into)
                 Condition.AtLeast("pot", new(pot, entry.On), third, "cm"),
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $" into {third:0} cm, a third of the leaf span"
-                        + $"{(third > pot * 1.5 ? $", in two steps, {(pot + third) / 2:0} cm first" : "")}"
+                    $" into {third:0.#} cm, a third of the leaf span"
+                        + $"{(PotSize.StepTo(third, pot) is { } step ? $", in two steps, {step:0.#} cm first" : "")}"
                 )
             );
     }
 
     static string Larger(Situation now) =>
-        now.Plant.Pot?.DiameterCm is { } pot
-            ? string.Create(CultureInfo.InvariantCulture, $" into {pot + 2.5:0.#}–{pot + 5:0.#} cm, no larger")
+        PotSize.Read(now) is { } size
+            ? string.Create(CultureInfo.InvariantCulture, $" into {size.FromCm:0.#}–{size.ToCm:0.#} cm, no larger")
             : " into the next size, no larger";
 
     /// <summary>
