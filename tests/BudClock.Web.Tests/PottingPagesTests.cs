@@ -168,7 +168,7 @@ public class PottingPagesTests
     }
 
     [Fact]
-    public async Task A_plant_cannot_be_its_own_parent()
+    public async Task A_plant_cannot_be_its_own_parent_nor_its_child_s_child()
     {
         await using var site = await Site.DemoAsync();
         var (name, version) = await site.VersionAsync("SAI-04");
@@ -179,6 +179,14 @@ public class PottingPagesTests
             (name, version)
         );
         Assert.Contains("No other plant here is tagged", page.QuerySelector("main").Words());
+        (name, version) = await site.VersionAsync("SAI-03");
+        page = await site.PostAsync(
+            "/plants/SAI-03/edit",
+            ("Form.Taxon", "Saintpaulia ionantha"),
+            ("Form.Parent", "SAI-04"),
+            (name, version)
+        );
+        Assert.Contains("SAI-04 was made from SAI-03", page.QuerySelector("main").Words());
     }
 
     [Fact]

@@ -81,6 +81,7 @@ public sealed partial class GardenFileReader
         var codes = places.Select(p => p.Code).ToHashSet();
         var plants = root.List("plants").Select(plant => Plant(plant, codes)).ToList();
         Unique(plants.Select(p => p.Tag.ToUpperInvariant()), "plants", "tag");
+        OwnParents(plants);
         Unique(plants.SelectMany(p => p.Entries).Select(e => e.Id.ToString()), "entries", "id");
         return new(
             GardenItself(root.Object("garden")),
@@ -97,6 +98,22 @@ public sealed partial class GardenFileReader
             SheetChanges = [.. root.List("sheetChanges").SelectMany(SheetChanges)],
             Programmes = [.. root.List("programmes").Select(Programme)],
         };
+    }
+
+    /// <summary>Rule P5: nothing is made from itself, nor from what was made from it.</summary>
+    void OwnParents(List<Plant> plants)
+    {
+        var parents = plants
+            .DistinctBy(plant => plant.Tag, StringComparer.OrdinalIgnoreCase)
+            .ToDictionary(plant => plant.Tag, plant => plant.Parent, StringComparer.OrdinalIgnoreCase);
+        foreach (var (index, plant) in plants.Index())
+        {
+            var (parent, steps) = (plant.Parent, 0);
+            while (parent is not null && !parent.Equals(plant.Tag, StringComparison.OrdinalIgnoreCase) && steps++ < plants.Count)
+                parent = parents.GetValueOrDefault(parent);
+            if (parent is not null && steps <= plants.Count)
+                faults.Add(new($"plants[{index}].parent", $"{plant.Tag} would be made from itself"));
+        }
     }
 
     OwnProgramme Programme(JsonPlace at)

@@ -92,6 +92,8 @@ sealed class ShedFile(DateOnly latest, IReadOnlySet<string> places, List<FileFau
             Counts = [.. at.List("counts").Select(Count)],
             Ended = at.Date("ended"),
         };
+        if (!Tags.Sound(batch.Code))
+            at.Fault("code", Tags.Rule(batch.Code));
         if (PottingTable.Shipped.Method(batch.Method) is { } known)
             foreach (var fault in batch.Faults(known, latest))
                 at.Fault("number", fault);

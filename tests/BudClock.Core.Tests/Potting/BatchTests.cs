@@ -102,4 +102,24 @@ public class BatchTests
         );
         Assert.Equal(["potting.pots[0].diameterCm", "potting.batches[0].number"], wrong.Faults.Select(fault => fault.Place));
     }
+
+    [Theory]
+    [InlineData("A-1:A-1", "plants[0].parent")]
+    [InlineData("A-1:a-2 A-2:A-1", "plants[0].parent, plants[1].parent")]
+    [InlineData("A-1:A-3 A-2:A-1 A-3:", "")]
+    [InlineData("A-1:GONE-1", "")]
+    public void Nothing_is_made_from_itself(string family, string faults)
+    {
+        var plants = family
+            .Split(' ')
+            .Select(pair => pair.Split(':'))
+            .Select(pair => new Plant
+            {
+                Tag = pair[0],
+                Taxon = "Hoya",
+                Parent = pair[1].Length > 0 ? pair[1] : null,
+            });
+        var file = GardenFileWriter.Write(new(Garden.Unnamed, [], [.. plants], [], []));
+        Assert.Equal(faults, string.Join(", ", GardenFileReader.Read(file, CultureSheets.Shipped).Faults.Select(fault => fault.Place)));
+    }
 }

@@ -100,6 +100,8 @@ public sealed class PlantForm
         SchoolFaults(faults);
         if (Blank(Parent) is { } parent && (today.Find(parent) is null || parent.Equals(tag, StringComparison.OrdinalIgnoreCase)))
             faults.AddModelError("Form.Parent", $"No other plant here is tagged \"{parent}\".");
+        else if (Blank(Parent) is { } made && MadeFrom(made, tag, today))
+            faults.AddModelError("Form.Parent", $"{made} was made from {tag}: it cannot be its parent too.");
         if (Blank(Origin) is { } origin && !Plant.Origins.Contains(origin))
             faults.AddModelError("Form.Origin", "Choose one of the ways.");
         var (quarantine, quarantineFault) = DayReader.Read(Blank(QuarantineUntil));
@@ -133,6 +135,16 @@ public sealed class PlantForm
             Version = Version,
             Schools = Chosen(known),
         };
+    }
+
+    /// <summary>Whether a plant was made from another, over however many steps.</summary>
+    static bool MadeFrom(string tag, string from, GardenDay today)
+    {
+        var seen = new HashSet<string>(StringComparer.OrdinalIgnoreCase);
+        for (var at = today.Find(tag)?.Plant; at?.Parent is { } parent && seen.Add(at.Tag); at = today.Find(parent)?.Plant)
+            if (parent.Equals(from, StringComparison.OrdinalIgnoreCase))
+                return true;
+        return false;
     }
 
     /// <summary>Only answers that some sheet knows.</summary>
