@@ -22,9 +22,9 @@ public sealed class NewlyCome : State
     /// <inheritdoc/>
     public override int? Lasts(CultureSheet sheet) => sheet.Limits<NewcomerLimits>().Newcomer;
 
-    /// <inheritdoc/>
+    /// <summary>What was made of a plant that is here never came from outside: its day is its birthday.</summary>
     protected override Entry? OnRecord(Plant plant) =>
-        plant.Acquired is { } day
+        plant is { Parent: null, Acquired: { } day }
             ? new()
             {
                 Id = Guid.Empty,

@@ -1,3 +1,4 @@
+using BudClock.Core.Advising;
 using BudClock.Core.Advising.Repotting;
 using BudClock.Core.Planning;
 using BudClock.Core.Tests.Situations;
@@ -79,5 +80,24 @@ public class WindowTests
         Assert.Equal(["AtOnce", "Closing", "Open", "Held"], board.Wanted.Select(row => row.Window.State.ToString()));
         Assert.Equal(3, board.ForADay.Count());
         Assert.Single(board.Others);
+    }
+
+    /// <summary>It is no newcomer, and yet nobody feeds a fresh wound.</summary>
+    [Fact]
+    public void A_part_of_a_plant_that_is_here_did_not_come_from_outside()
+    {
+        var part = new Plant
+        {
+            Tag = "CAT-02",
+            Taxon = "Cattleya labiata",
+            Medium = "bark",
+            Acquired = Specimens.Today,
+            Parent = "CAT-01",
+            Origin = "division",
+            Entries = [Specimens.At(Specimens.Today.AddDays(-1), EntryKinds.Repotted)],
+        };
+        Assert.Null(Specimens.Assess(part).Situation.Arrival);
+        Assert.True(Specimens.Assess(part with { Parent = null }).Situation.Arrival!.IsNewcomer);
+        Assert.DoesNotContain(Specimens.Assess(part).Settled, advice => advice is { Topic: Topics.Feed, Verdict: Verdict.Do });
     }
 }
