@@ -165,7 +165,8 @@ static partial class SaidReader
     private static partial Regex Cover();
 
     [GeneratedRegex(
-        @"\b(at|with|on|for) (the |its )?next repot\w*|\bwhen (it is |i |you )?(next )?repot\w*|\bwhile (i am |you are |we are )?in there\b|"
+        @"\b(at|with|on|for) (the |its )?next repot\w*|\bwhen (it is |i |you )?(next )?repot\w*|"
+            + @"\bwhile (i am |you are |we are )?in there\b|"
             + @"\bnext time (it is |it's |i am |you are |we are )?(out of|in) (the|its|there)\b",
         RegexOptions.IgnoreCase
     )]

@@ -33,8 +33,18 @@ public sealed record RaisingMethod
     /// <summary>One that was started can give several plants.</summary>
     public bool Many { get; init; }
 
-    /// <summary>The cut dries first, where the plant keeps water in its stem or leaves.</summary>
+    /// <summary>There is a cut, which dries first where the plant keeps water in its stem or leaves.</summary>
     public bool Cut { get; init; }
+
+    /// <summary>The cut of any other plant dries so long, days; 0 for what is set at once.</summary>
+    public int Dries { get; init; }
+
+    /// <summary>A succulent's cut dries for about a week, thick ones longer (common practice, from memory).</summary>
+    const int OfSucculent = 7;
+
+    /// <summary>Days until a cut may be set; 0 for what is set at once.</summary>
+    /// <param name="succulent">The plant keeps water in its stem or leaves.</param>
+    public int DryingDays(bool succulent) => Cut && succulent ? OfSucculent : Dries;
 
     /// <summary>What it stands in and under, as sentences.</summary>
     public string Regime { get; init; } = "";

@@ -1,6 +1,6 @@
 namespace BudClock.Web.Drawing;
 
-/// <summary>A family drawn from its oldest plant on record: generations from left to right, how each was made on its line (rule P5).</summary>
+/// <summary>Rule P5: a family drawn from its oldest plant on record, generation by generation, how each was made on its line.</summary>
 public sealed record FamilyTree(IReadOnlyList<TreeNode> Nodes, double Width, double Height, string Summary)
 {
     public const double Box = 118;

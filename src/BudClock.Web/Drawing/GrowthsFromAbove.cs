@@ -19,11 +19,15 @@ public sealed record GrowthsFromAbove(
     const double LargestRadius = 24;
     const double SmallestRadius = 7;
 
-    /// <summary>It can be parted after this many growths, counted from the oldest; none where nobody asks.</summary>
-    public IReadOnlyList<int> Cuts { get; init; } = [];
+    /// <summary>It can be parted after these growths, by their labels; none where nobody asks.</summary>
+    public IReadOnlyList<string> CutAfter { get; init; } = [];
 
-    /// <summary>Where those cuts are drawn.</summary>
-    public IEnumerable<double> CutsX => Cuts.Where(cut => cut < Discs.Count).Select(cut => (Discs[cut - 1].At.X + Discs[cut].At.X) / 2);
+    /// <summary>Where those cuts are drawn: before the next growth, whether or not that one lives.</summary>
+    public IEnumerable<double> CutsX =>
+        Discs
+            .Zip(Discs.Skip(1))
+            .Where(pair => CutAfter.Contains(pair.First.Label))
+            .Select(pair => (pair.First.At.X + pair.Second.At.X) / 2);
 
     public double Width => 40 + (Step * Discs.Count);
 

@@ -67,7 +67,8 @@ public sealed class PlantLabel
         foreach (var text in Texts)
             svg.Append(
                 $"<text x=\"{Svg.N(text.X)}\" y=\"{Svg.N(text.Y)}\" font-size=\"{Svg.N(text.Size)}\" fill=\"#000\" "
-                    + $"font-family=\"Atkinson Hyperlegible Next, sans-serif\" font-weight=\"{(text.Bold ? 700 : 400)}\">{Escaped(text.Words)}</text>"
+                    + $"font-family=\"Atkinson Hyperlegible Next, sans-serif\" font-weight=\"{(text.Bold ? 700 : 400)}\">"
+                    + $"{Escaped(text.Words)}</text>"
             );
         svg.Append("<path fill=\"#000\" d=\"");
         foreach (var (x, y, wide) in Runs())

@@ -81,6 +81,30 @@ public class PotsAndMixesTests
     }
 
     [Fact]
+    public void Not_even_a_rosette_that_outgrew_its_pot_while_it_has_no_roots()
+    {
+        var few = Size("Saintpaulia ionantha; peat; indoors; nights 18; pot 6", "06-01 leaf span 36 cm, 06-08 roots lost")!;
+        Assert.Equal((3, 6), (few.FromCm, few.ToCm));
+    }
+
+    /// <summary>Three living growths to each part: the lost one is not counted, and the cut comes after the third that lives.</summary>
+    [Fact]
+    public void A_division_counts_what_lives()
+    {
+        Organ Growth(int year) => new($"g{year}", Organ.Growth, $"{year}");
+        var whole = new Plant
+        {
+            Tag = "CAT-01",
+            Taxon = "Cattleya labiata",
+            Medium = "bark",
+            Organs = [.. Enumerable.Range(2024, 7).Select(Growth)],
+            Entries = [Specimens.At("2027-05-01", EntryKinds.Lost) with { Organ = "g2025" }],
+        };
+        var plan = DivisionPlan.Read(Specimens.Assess(whole));
+        Assert.Equal((6, "2027"), (plan.Growths.Count, Assert.Single(plan.CutAfter)));
+    }
+
+    [Fact]
     public void A_violet_that_outgrew_its_pot_twice_over_goes_in_two_steps()
     {
         var violet = Size("Saintpaulia ionantha; peat; indoors; nights 18; pot 6", "06-10 leaf span 36 cm")!;

@@ -35,6 +35,8 @@ public class WindowTests
         "2031-11-18"
     )]
     [InlineData("Ceropegia woodii; bark; indoors; nights 17", "2031-01-12", "01-10 roots at the bottom of the pot", "Held", null)]
+    [InlineData("Hoya carnosa; bark; indoors; nights 18; pot 12", "2031-06-12", "06-10 roots at the bottom of the pot", "Held", null)] // blooms when full
+    [InlineData("Hoya carnosa; bark; indoors; nights 18; origin cutting", "2031-06-12", "06-01 planted cutting", "Shut", null)] // no roots yet
     [InlineData("Ceropegia woodii; bark; indoors; nights 17", "2031-06-12", "06-10 roots at the bottom of the pot", "Open", null)]
     public void Where_it_stands_and_when_it_closes(string kind, string day, string log, string state, string? closes)
     {

@@ -1,3 +1,4 @@
+using System.Globalization;
 using BudClock.Core.Culture;
 using BudClock.Core.Evidence;
 
@@ -10,6 +11,9 @@ namespace BudClock.Core.Advising.Repotting;
 /// <param name="May">It may be divided today.</param>
 public sealed record DivisionPlan(IReadOnlyList<string> Growths, IReadOnlyList<int> Cuts, string Words, bool May)
 {
+    /// <summary>The growths after which it is cut, by name.</summary>
+    public IEnumerable<string> CutAfter => Cuts.Select(cut => Growths[cut - 1]);
+
     /// <summary>What a division costs, said before the knife is taken.</summary>
     public const string Expect = "Expect the next growth of each part to be smaller, and perhaps a year without flowers.";
 
@@ -47,8 +51,8 @@ public sealed record DivisionPlan(IReadOnlyList<string> Growths, IReadOnlyList<i
         var lost = now.Journal.Of(EntryKinds.Lost, EntryKinds.GrowthStopped).Select(entry => entry.Organ).ToHashSet();
         var declared = now
             .Plant.Organs.Where(organ => organ.Kind is Organ.Growth or Organ.Bulb && !lost.Contains(organ.Id))
-            .Select(organ => organ.Words)
+            .Select(organ => organ.Label ?? organ.Id)
             .ToList();
-        return declared.Count > 0 ? declared : [.. LiveBulbs.Read(now).Select(bulb => $"growth {bulb.On.Year}")];
+        return declared.Count > 0 ? declared : [.. LiveBulbs.Read(now).Select(bulb => bulb.On.Year.ToString(CultureInfo.InvariantCulture))];
     }
 }

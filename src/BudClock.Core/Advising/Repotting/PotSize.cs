@@ -13,19 +13,23 @@ public sealed record PotSize(double FromCm, double ToCm, string Reason)
     /// <summary>Rulers and pots are not that exact, cm.</summary>
     const double Exact = 0.5;
 
+    /// <summary>In less nothing stands, cm.</summary>
+    const double LeastCm = 3;
+
     /// <summary>The pot by the plant's own rule; null where neither its pot nor its leaves were measured.</summary>
     public static PotSize? Read(Situation now)
     {
+        var lost = now.Rot is { Open: true } || now.Roots.State is RootState.None or RootState.Few;
+        if (lost && now.Plant.Pot?.DiameterCm is { } stood)
+            return new(
+                Math.Max(LeastCm, stood / 2),
+                stood,
+                "Few roots are left, or rot takes them: as small as they allow, and no larger than it was."
+            );
         if (now.Sheet.Is(Traits.FromBelow) && now.Journal.Last(EntryKinds.LeafSpan)?.Amount is { } span)
             return OfLeaves(span.InBase, now.Plant.Pot?.DiameterCm);
         if (now.Plant.Pot?.DiameterCm is not { } pot)
             return null;
-        if (now.Rot is { Open: true } || now.Roots.State is RootState.None or RootState.Few)
-            return new(
-                Math.Max(OwnLeastCm, pot / 2),
-                pot,
-                "Few roots are left, or rot takes them: as small as they allow, and no larger than it was."
-            );
         if (now.Sheet.Is(Traits.Succulent))
             return new(pot, pot + 4, "The next size or two, wide or deep to match its roots.");
         return now.Sheet.Is(Traits.RootsInFlushes)
@@ -42,8 +46,6 @@ public sealed record PotSize(double FromCm, double ToCm, string Reason)
 
     /// <summary>The pot between, cm, where a third of the leaves is too far from the one it stands in; null where it is not.</summary>
     public static double? StepTo(double thirdCm, double potCm) => thirdCm > potCm * 1.5 ? Math.Round((potCm + thirdCm) / 2, 1) : null;
-
-    const double OwnLeastCm = 3;
 
     static PotSize OfLeaves(double span, double? pot)
     {

@@ -76,8 +76,8 @@ public sealed record RepotWant(string Words, Condition Evidence, string Into)
             : " into the next size, no larger";
 
     /// <summary>
-    /// The word that says that its medium holds no air any more; null for none. A repot ends it: one written down after the words, or, where
-    /// nobody knows when they were written, one within the life of a medium.
+    /// The word that says that its medium holds no air any more; null for none. A repot ends it: one written down after the words,
+    /// or, where nobody knows when they were written, one within the life of a medium.
     /// </summary>
     public static string? Collapsed(Situation now)
     {

@@ -72,7 +72,14 @@ public sealed record RepotWindow(WindowState State, string? Wanted, string Words
                 null
             );
         var said = plant.Settled.Where(advice => advice.Topic == Topics.Repot).MinBy(advice => advice.Verdict);
-        var window = now.Sheet.Is(Traits.RootsInFlushes) ? ByRoots(now) : ByGrowth(now);
+        var window =
+            now.Roots.Unrooted ? new(WindowState.Shut, null, "Its first roots are still to come: not before it has them.", null, null, null)
+            : now.Sheet.Is(Traits.RootsInFlushes) ? ByRoots(now)
+            : ByGrowth(now);
+        // Whatever its roots say, nothing is open that the rules hold back, such as what blooms in a full pot.
+        var heldBack = wanted is not null && said?.Verdict is not (Verdict.Do or Verdict.Look);
+        if (heldBack && window.State is (WindowState.Open or WindowState.Closing))
+            window = window with { State = WindowState.Held };
         return window with { Wanted = wanted?.Words, Words = said?.Reason ?? (wanted is null ? "It wants no repot now." : window.Words) };
     }
 

@@ -16,12 +16,13 @@ public sealed record RescuePlan(IReadOnlyList<string> Steps, IReadOnlyList<strin
         now.Sheet.Is(Traits.StandsInWater)
             ? new(
                 [
+                    Blade,
                     "Lift it out and rinse the crown in pure water.",
                     "Cut away what is black; leave a crown that is white inside.",
                     "Set it into fresh rinsed peat and perlite.",
                 ],
                 ["leaf-water"],
-                "Standing in pure water as ever, bright and cool, under a clear cover: a bog plant without roots dries out when it is dried."
+                "Standing in pure water as ever, bright and cool, under a clear cover: without roots it dies of drying, not of wet."
             )
         : now.Sheet.Is(Traits.Corms)
             ? new(

@@ -13,7 +13,11 @@ public sealed class RescueModel(TodaysGarden todaysGarden) : GardenPage(todaysGa
 
     public RescuePlan Plan { get; private set; } = null!;
 
-    public IEnumerable<Caution> Cautions => Core.Culture.Cautions.For(EntryKinds.Cut, Plant.Situation.Sheet);
+    public IEnumerable<Caution> Cautions =>
+        Core
+            .Culture.Cautions.For(EntryKinds.Cut, Plant.Situation.Sheet)
+            .Concat(Core.Culture.Cautions.For(EntryKinds.Treated, Plant.Situation.Sheet))
+            .Distinct();
 
     /// <summary>How saved parts are raised, and how often that worked here.</summary>
     public IEnumerable<(RaisingMethod Method, Success Here)> Ways =>

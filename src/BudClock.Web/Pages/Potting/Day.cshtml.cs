@@ -1,5 +1,6 @@
 using System.Globalization;
 using BudClock.Core.Advising.Repotting;
+using BudClock.Core.Culture;
 using BudClock.Core.Planning;
 using BudClock.Core.Potting;
 using BudClock.Data;
@@ -140,6 +141,10 @@ public sealed class Potted
 public sealed record Stand(Potted Typed, RepotRow Row, PotChoice Choice, PotSection? Section)
 {
     public string Tag => Row.Plant.Plant.Tag;
+
+    /// <summary>The usual cautions for its kind; that of dust stands once, with the mix.</summary>
+    public IEnumerable<Caution> Cautions =>
+        Core.Culture.Cautions.For(EntryKinds.Repotted, Row.Plant.Situation.Sheet).Where(caution => caution.Name != "dust");
 
     public RepotSteps Steps => RepotSteps.Read(Row.Plant.Situation, Choice);
 

@@ -20,7 +20,12 @@ public sealed class IndexModel(TodaysGarden todaysGarden) : GardenPage(todaysGar
         window.State switch
         {
             WindowState.AtOnce => "at once",
-            WindowState.Closing => $"open, {window.DaysLeft(Today.Day)} days left",
+            WindowState.Closing => window.DaysLeft(Today.Day) switch
+            {
+                0 => "open, closes today",
+                1 => "open, 1 day left",
+                var days => $"open, {days} days left",
+            },
             WindowState.Open => window.DaysLeft(Today.Day) is { } days ? $"open, about {days} days left" : "open",
             WindowState.Held => window.AfterCold is { } day ? $"held until {Dates.Short(day)}" : "held",
             WindowState.Missed => window.From is { } next ? $"missed, next from about {Dates.Near(next, Today.Day)}" : "missed",

@@ -84,8 +84,10 @@ public sealed class BatchModel(TodaysGarden todaysGarden, Logbook logbook, Clock
             return Page();
         var plants = Plants(number, wide);
         var tags = string.Join(", ", plants.Select(plant => plant.Tag));
-        var fresh =
-            Batch.Of(BatchCount.Rooted) == 0 ? [new(Today.Day, BatchCount.Rooted, Math.Min(number, Batch.Number))] : (BatchCount[])[];
+        // What goes into a pot of its own has rooted, whether or not anybody counted that.
+        var rooted = Math.Min(Batch.Number, Batch.Of(BatchCount.Potted) + number) - Batch.Of(BatchCount.Rooted);
+        var counts = rooted > 0 && (!How.Many || Batch.Of(BatchCount.Rooted) == 0);
+        var fresh = counts ? [new(Today.Day, BatchCount.Rooted, rooted)] : (BatchCount[])[];
         var batch = Batch with
         {
             Counts =

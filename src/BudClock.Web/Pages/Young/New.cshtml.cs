@@ -59,7 +59,7 @@ public sealed class NewModel(TodaysGarden todaysGarden, Logbook logbook) : Young
         if (Faults.Count > 0)
             return Page();
         var code = Free(method!);
-        var dries = DryingDays.For(method!, Mother?.Situation.Sheet.Is(Traits.Succulent) == true);
+        var dries = method!.DryingDays(Mother?.Situation.Sheet.Is(Traits.Succulent) == true);
         var batch = new YoungBatch(code, method!.Name, day, number)
         {
             Name = Blank(Name) ?? Mother?.Plant.Called ?? "",
