@@ -3,6 +3,7 @@ using AngleSharp;
 using AngleSharp.Dom;
 using BudClock.Web.Hosting;
 using Microsoft.AspNetCore.Builder;
+using Microsoft.Data.Sqlite;
 
 namespace BudClock.Web.Tests;
 
@@ -134,14 +135,35 @@ public sealed class Site : IAsyncDisposable
             await app.StartAsync();
             await app.StopAsync();
         }
-        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
-        return folder;
+        return Still(folder);
     });
 
+    /// <summary>A copy that no connection holds: what lies beside an open database may go while it is being copied.</summary>
+    static string Still(string folder)
+    {
+        var still = Directory.CreateTempSubdirectory("bud-clock-still-").FullName;
+        using (var garden = new SqliteConnection($"Data Source={Path.Combine(folder, "garden.db")};Pooling=False"))
+        {
+            garden.Open();
+            using var copy = garden.CreateCommand();
+            copy.CommandText = "VACUUM INTO $to";
+            copy.Parameters.AddWithValue("$to", Path.Combine(still, "garden.db"));
+            copy.ExecuteNonQuery();
+        }
+        Copy(folder, still);
+        return still;
+    }
+
+    /// <summary>What is there already stays, and what lies beside the database is its own.</summary>
     static void Copy(string from, string to)
     {
         foreach (var file in Directory.GetFiles(from, "*", SearchOption.AllDirectories))
         {
+            if (
+                Path.GetFileName(file).StartsWith("garden.db-", StringComparison.Ordinal)
+                || File.Exists(Path.Combine(to, Path.GetFileName(file)))
+            )
+                continue;
             var target = Path.Combine(to, Path.GetRelativePath(from, file));
             Directory.CreateDirectory(Path.GetDirectoryName(target)!);
             File.Copy(file, target);

@@ -28,7 +28,11 @@ public sealed class GardenAround
             weather ?? PlaceWeathers.Of(record, today),
             new(record.Plants, today),
             record.Plants
-        ) => Programmes = ProgrammeBook.With(record.Programmes);
+        )
+    {
+        Programmes = ProgrammeBook.With(record.Programmes);
+        OwnMixes = [.. record.Shed.Mixes.Select(mix => (mix.Name, (IEnumerable<string>)mix.Parts.Keys))];
+    }
 
     GardenAround(
         Garden garden,
@@ -63,6 +67,9 @@ public sealed class GardenAround
     /// <summary>The programmes that there are, the grower's own among them.</summary>
     public ProgrammeBook Programmes { get; private init; } = ProgrammeBook.Shipped;
 
+    /// <summary>Mixes of the grower's own: what each is called, and its parts.</summary>
+    public IReadOnlyList<(string Name, IEnumerable<string> Parts)> OwnMixes { get; private init; } = [];
+
     /// <summary>What programmes are counted by.</summary>
     public ProgrammeAround Counted =>
         counted ??= new(weather.Calendar, weather.RecordOf, code => code is null ? null : places.GetValueOrDefault(code))
@@ -77,11 +84,11 @@ public sealed class GardenAround
 
     /// <summary>The same garden with its plants as they are after a change, and perhaps another shelf.</summary>
     public GardenAround With(IEnumerable<Plant> plants, Shelf? shelf = null) =>
-        new(garden, today, places, vessels, shelf ?? Shelf, weather, kin, plants) { Programmes = Programmes };
+        new(garden, today, places, vessels, shelf ?? Shelf, weather, kin, plants) { Programmes = Programmes, OwnMixes = OwnMixes };
 
     /// <summary>The same garden in other weather.</summary>
     public GardenAround In(PlaceWeathers other, IEnumerable<Plant> plants) =>
-        new(garden, today, places, vessels, Shelf, other, kin, plants) { Programmes = Programmes };
+        new(garden, today, places, vessels, Shelf, other, kin, plants) { Programmes = Programmes, OwnMixes = OwnMixes };
 
     /// <summary>Tags of the plants whose advice may change with this one: those in the same vessel.</summary>
     public IEnumerable<string> Sharing(Plant plant) => plant.Vessel is { } code ? byVessel[code].Select(other => other.Tag) : [];
@@ -91,6 +98,7 @@ public sealed class GardenAround
         new(garden)
         {
             Shelf = Shelf,
+            OwnMixes = OwnMixes,
             SharedDays = weather.Calendar,
             Place = plant.Place is { } code ? places.GetValueOrDefault(code) : null,
             Vessel = Vessels.Of(plant, vessels),

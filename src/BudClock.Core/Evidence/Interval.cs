@@ -37,7 +37,8 @@ public sealed record Interval(Rhythm Rhythm, double Stretch, string Because)
             ? Math.Max(practised.Days, Usual(now).Days * practised.Stretch)
             : now.Interval.Days;
 
-    static Rhythm Usual(Situation now)
+    /// <summary>What is usual for its kind and its pot, whatever it has taught.</summary>
+    public static Rhythm Usual(Situation now)
     {
         var (from, to, scaled) = Guide(now);
         var scale = scaled ? Scale(now) : 1;
@@ -48,7 +49,7 @@ public sealed record Interval(Rhythm Rhythm, double Stretch, string Because)
     static (double From, double To, bool Scaled) Guide(Situation now)
     {
         var (sheet, any) = (now.Sheet, now.Limits<IntervalLimits>());
-        if (Mounted(now))
+        if (now.Mounted)
             return (any.MountFrom, any.MountTo, true);
         if (sheet.Find<FromBelowLimits>() is { } below)
             return Same(now.Daylight.Hours >= below.Summer ? below.EverySummer : below.EveryWinter, false);
@@ -63,15 +64,13 @@ public sealed record Interval(Rhythm Rhythm, double Stretch, string Because)
         static (double, double, bool) Same(double days, bool scaled) => (days, days, scaled);
     }
 
-    static bool Mounted(Situation now) => now.Plant.StandsIn.Mounted || now.Plant.Pot?.Mount == true;
-
     /// <summary>
     /// Clay dries faster than plastic, small pots faster than large, an open mix under hot glass faster than one in a cool room.
     /// </summary>
     static double Scale(Situation now)
     {
         var (pot, limits) = (now.Plant.Pot, now.Limits<IntervalLimits>());
-        var scale = pot?.Porous == true ? limits.Clay : 1;
+        var scale = pot?.Form.Porous == true ? limits.Clay : 1;
         if (pot?.DiameterCm < limits.SmallTo)
             scale *= limits.Small;
         else if (pot?.DiameterCm > limits.LargeFrom)
@@ -83,7 +82,7 @@ public sealed record Interval(Rhythm Rhythm, double Stretch, string Because)
     {
         if (now.Around.Weather.HotDays(now.Today, limits.Days, double.MinValue).Warmest is not { Value: var warmest })
             return 1;
-        var openAndHot = now.Around.Place?.Setting is "glasshouse" or "outdoors" && now.Plant.StandsIn.Open;
+        var openAndHot = now.Around.Place?.Setting is "glasshouse" or "outdoors" && now.StandsIn.Open;
         return warmest >= limits.HotFrom ? (openAndHot ? limits.OpenHot : limits.Hot)
             : warmest >= limits.WarmFrom ? limits.Warm
             : warmest <= limits.CoolTo ? limits.Cool

@@ -40,12 +40,13 @@ public sealed record RestState(
             stored is not null && !stored.Said.Has(SaidFacts.InThePot),
             feel?.On ?? since,
             feel,
-            Waking(now.Sheet, since, now.Around.Garden.Southern),
+            UsualWaking(now.Sheet, since, now.Around.Garden.Southern),
             (feel?.On ?? since).AddDays((int)limits.Check)
         );
     }
 
-    static DateOnly? Waking(CultureSheet sheet, DateOnly since, bool southern)
+    /// <summary>When its kind usually wakes from a rest that began on a day; null where its sheet has no rest.</summary>
+    public static DateOnly? UsualWaking(CultureSheet sheet, DateOnly since, bool southern)
     {
         var resting = sheet.Phases.ToList().FindIndex(phase => phase.Phase is Phase.Resting);
         if (resting < 0)

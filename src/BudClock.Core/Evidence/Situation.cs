@@ -26,6 +26,7 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
     DryRest? dryRest;
     NewRoots? newRoots;
     PhaseRead? phase;
+    PottingMedium? standsIn;
     IReadOnlyList<Span>?[]? spans;
     Once<Astir> astir;
     Once<RestState> rest;
@@ -51,6 +52,12 @@ public sealed class Situation(Plant plant, CultureSheet sheet, PlantJournal jour
 
     /// <summary>The garden, the weather of the plant's place, its kind, and what it shares water or a store with.</summary>
     public Surroundings Around => around;
+
+    /// <summary>What it stands in, as parts; a mix of the grower's own by its name.</summary>
+    public PottingMedium StandsIn => standsIn ??= PottingMedium.Of(Plant.Medium, Around.OwnMixes);
+
+    /// <summary>On a mount or in a basket: nothing around its roots holds water.</summary>
+    public bool Mounted => StandsIn.Mounted || Plant.Pot?.Form.Mount == true;
 
     /// <summary>What states are read from.</summary>
     public PlantLog Log => new(Plant, Journal, Sheet, Around.Shelf);

@@ -29,6 +29,9 @@ public sealed record Surroundings(Garden Garden)
     /// <summary>The mixing shelf of the garden.</summary>
     public Shelf Shelf { get; init; } = Shelf.Empty;
 
+    /// <summary>Mixes of the grower's own: what each is called, and its parts.</summary>
+    public IReadOnlyList<(string Name, IEnumerable<string> Parts)> OwnMixes { get; init; } = [];
+
     /// <summary>Lamps on a timer keep the day long, whatever the sun does.</summary>
     public bool Lamps(double hours) => Place?.LampHours >= hours;
 

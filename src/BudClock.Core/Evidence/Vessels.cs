@@ -28,15 +28,15 @@ public static class Vessels
             return vessel.Kind == Vessel.Reservoir;
         if (now.Sheet.Is(Traits.StandsInWater))
             return false;
-        if (now.Sheet.Is(Traits.Reservoir) || now.Plant.Pot?.WaterBelow == true)
+        if (now.Sheet.Is(Traits.Reservoir) || now.Plant.Pot?.Form.WaterBelow == true)
             return true;
         if (now.Plant.Medium is not null)
-            return now.Plant.StandsIn.OverWater;
+            return now.StandsIn.OverWater;
         return now.Journal.Last(Reservoir)?.On >= now.Today.AddDays(-now.Limits<ReservoirLimits>().Read);
     }
 
     /// <summary>Water that stands where it must not: a cover pot without drainage.</summary>
-    public static bool InCoverPot(Situation now) => now.Plant.Pot?.Drains == false || now.Around.Vessel?.Kind == Vessel.CoverPot;
+    public static bool InCoverPot(Situation now) => now.Plant.Pot?.Form.Drains == false || now.Around.Vessel?.Kind == Vessel.CoverPot;
 
     /// <summary>Water that was seen in its cover pot and neither tipped out nor watered over since; null for none.</summary>
     public static LevelSeen? StandingInCoverPot(Situation now) => InCoverPot(now) && now.Levels.Level is { Cm: > 0 } level ? level : null;

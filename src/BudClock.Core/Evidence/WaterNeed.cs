@@ -13,17 +13,17 @@ public sealed record WaterNeed(double Ml, bool Own)
     const double WithoutPotMl = 200;
 
     /// <summary>The median of its last five measured waterings, else its pot's share; never null.</summary>
-    public static WaterNeed Of(Plant plant, PlantJournal journal)
+    public static WaterNeed Of(Situation now)
     {
-        var given = journal
-            .Waterings.Where(e => e.Amount is { InBase: > 0 })
+        var given = now
+            .Journal.Waterings.Where(e => e.Amount is { InBase: > 0 })
             .TakeLast(Remembered)
             .Select(e => e.Amount!.Value.InBase)
             .Order()
             .ToList();
         if (given.Count > 0)
             return new(given[given.Count / 2], Own: true);
-        return new(plant.Pot?.VolumeMl is { } pot ? pot * plant.StandsIn.Holds : WithoutPotMl, Own: false);
+        return new(now.Plant.Pot?.VolumeMl is { } pot ? pot * now.StandsIn.Holds : WithoutPotMl, Own: false);
     }
 
     /// <summary>What a plant's share of a tray takes: half its pot, a few centimetres of water around it.</summary>

@@ -48,7 +48,7 @@ public sealed record TodaysMix(DateOnly Until, IReadOnlyList<BottleToMix> ToMix)
             yield break;
         if ((trayDue ? plant.On : DayOf(water, plant.On, until)) is not { } on)
             yield break;
-        var need = trayDue ? WaterNeed.OfTray(plant.Plant) : Amounts.Need(now, water!.Care) ?? WaterNeed.Of(plant.Plant, now.Journal);
+        var need = trayDue ? WaterNeed.OfTray(plant.Plant) : Amounts.Need(now, water!.Care) ?? WaterNeed.Of(now);
         var fed = feed is { Care: Care.Feed, Asks: true, Bottle: not null } && !trayDue && feed.Due <= on ? feed : null;
         var bottle = fed?.Bottle ?? Bottles.Plain;
         yield return new(plant, bottle, BottleChoice.RecipeOf(now, bottle), need, on, fed?.Reason ?? water?.Reason ?? "Its tray is low.");

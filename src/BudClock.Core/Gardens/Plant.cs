@@ -39,9 +39,6 @@ public sealed record Plant
     /// <summary>What it stands in, in the grower's words.</summary>
     public string? Medium { get; init; }
 
-    /// <summary>What it stands in, as parts.</summary>
-    public PottingMedium StandsIn => PottingMedium.Of(Medium);
-
     /// <summary>The identity is a guess.</summary>
     public bool Doubtful { get; init; }
 
@@ -85,7 +82,7 @@ public sealed record Plant
     public string? Genus => Taxon?.Split(' ', StringSplitOptions.RemoveEmptyEntries).FirstOrDefault();
 }
 
-/// <summary>A pot; what is not known is null. A pot that holds water below is a reservoir.</summary>
+/// <summary>A pot; what is not known is null. What it is, holes and wall and well, is read from its words (<see cref="Form"/>).</summary>
 /// <param name="DiameterCm">Across the top.</param>
 /// <param name="HeightCm">From the bottom to the rim.</param>
 /// <param name="Kind">In the grower's words: stuff, form, and what it holds below.</param>
@@ -97,19 +94,8 @@ public sealed record Pot(double? DiameterCm, double? HeightCm, string? Kind)
     /// <summary>The kind without drainage.</summary>
     public const string CoverPot = "cover pot";
 
-    /// <summary>Its wall lets water through: clay that is not glazed.</summary>
-    public bool Porous => (Says("clay") || Says("terracotta")) && !Says("glazed");
-
-    /// <summary>No pot to speak of: a mount, a piece of cork or a basket.</summary>
-    public bool Mount => Says("mount") || Says("cork") || Says("basket");
-
-    /// <summary>Water stands below the medium, and is drawn up.</summary>
-    public bool WaterBelow => Kind == Reservoir;
-
-    /// <summary>It has holes, so that what is too much runs out.</summary>
-    public bool Drains => Kind != CoverPot;
-
-    bool Says(string word) => Kind?.Contains(word, StringComparison.OrdinalIgnoreCase) == true;
+    /// <summary>What its words say that it is.</summary>
+    public PotForm Form => PotForm.Of(Kind);
 
     /// <summary>How far down the roots have to go: the height, or the diameter where the height was not measured.</summary>
     public double? DepthCm => HeightCm ?? DiameterCm;

@@ -1,8 +1,3 @@
-using System.Collections.Concurrent;
-using System.Text.RegularExpressions;
-using YamlDotNet.Serialization;
-using YamlDotNet.Serialization.NamingConventions;
-
 namespace BudClock.Core.Gardens;
 
 /// <summary>What a plant stands in: the parts that its words name, and what they hold.</summary>
@@ -15,20 +10,10 @@ public sealed record PottingMedium(IReadOnlyList<MediumPart> Parts)
     /// <summary>A guess, where no part says how much one watering takes, percent of the pot.</summary>
     const double UsualPercent = 20;
 
-    /// <summary>More words than any garden uses are not kept.</summary>
-    const int MostKept = 5000;
-
-    static readonly ConcurrentDictionary<string, PottingMedium> Kept = new(StringComparer.OrdinalIgnoreCase);
+    static readonly WordTable<MediumPart> Words = new("media", part => part.Says);
 
     /// <summary>Every part that is known.</summary>
-    public static IReadOnlyList<MediumPart> Table { get; } = ReadTable();
-
-    static readonly (MediumPart Part, Regex Words)[] Readers =
-    [
-        .. Table.Select(part =>
-            (part, new Regex($@"\b({string.Join('|', part.Says.Select(Regex.Escape))})\b", RegexOptions.IgnoreCase | RegexOptions.Compiled))
-        ),
-    ];
+    public static IReadOnlyList<MediumPart> Table => Words.Rows;
 
     /// <summary>How much one watering takes, as a share of the pot, 0 to 1.</summary>
     public double Holds => (Parts.Select(part => part.Holds).FirstOrDefault(holds => holds is not null) ?? UsualPercent) / 100;
@@ -51,23 +36,14 @@ public sealed record PottingMedium(IReadOnlyList<MediumPart> Parts)
 
     /// <summary>The medium that words name; the same words are read once.</summary>
     /// <param name="words">As the grower typed them; null for none.</param>
-    public static PottingMedium Of(string? words)
-    {
-        if (string.IsNullOrWhiteSpace(words))
-            return Unknown;
-        if (Kept.TryGetValue(words, out var known))
-            return known;
-        if (Kept.Count >= MostKept)
-            Kept.Clear();
-        return Kept[words] = new([.. Readers.Where(reader => reader.Words.IsMatch(words)).Select(reader => reader.Part)]);
-    }
+    public static PottingMedium Of(string? words) => Words.Named(words) is { Count: > 0 } parts ? new(parts) : Unknown;
 
-    static List<MediumPart> ReadTable()
+    /// <summary>The same with the parts of mixes that the grower calls by a name of their own.</summary>
+    /// <param name="words">As the grower typed them; null for none.</param>
+    /// <param name="mixes">What each mix is called, and the names of its parts.</param>
+    public static PottingMedium Of(string? words, IEnumerable<(string Name, IEnumerable<string> Parts)> mixes)
     {
-        using var text = new StreamReader(typeof(PottingMedium).Assembly.GetManifestResourceStream("media")!);
-        return new DeserializerBuilder()
-            .WithNamingConvention(HyphenatedNamingConvention.Instance)
-            .Build()
-            .Deserialize<List<MediumPart>>(text);
+        var named = mixes.Where(mix => words?.Contains(mix.Name, StringComparison.OrdinalIgnoreCase) == true).ToList();
+        return named.Count == 0 ? Of(words) : Of(string.Join(", ", [words, .. named.SelectMany(mix => mix.Parts)]));
     }
 }

@@ -70,10 +70,10 @@ public sealed record Entry
     public Said Said
     {
         get => heard.Said ??= SaidReader.Read(Kind, Text);
-        init => heard.Said = value;
+        init => heard.Said = value is null ? null : SaidReader.Whole(Kind, Text, value);
     }
 
-    Heard heard;
+    ReadWords heard;
 
     /// <summary>As the log says it: "Roots 8.5 cm", "Bulbs wrinkled".</summary>
     public override string ToString() => string.Join(' ', Parts());
@@ -92,13 +92,13 @@ public sealed record Entry
 }
 
 /// <summary>What was read of the words, or not yet: it makes no difference to whether two entries are the same.</summary>
-struct Heard : IEquatable<Heard>
+struct ReadWords : IEquatable<ReadWords>
 {
     public Said? Said;
 
-    public readonly bool Equals(Heard other) => true;
+    public readonly bool Equals(ReadWords other) => true;
 
-    public override readonly bool Equals(object? obj) => obj is Heard;
+    public override readonly bool Equals(object? obj) => obj is ReadWords;
 
     public override readonly int GetHashCode() => 0;
 }

@@ -89,6 +89,15 @@ public enum SaidFacts
 
     /// <summary>To be done when it next comes out of its pot.</summary>
     AtRepot = 1 << 26,
+
+    /// <summary>Bare on top, where light does not reach.</summary>
+    BaldTop = 1 << 27,
+
+    /// <summary>Long gaps between leaves.</summary>
+    Leggy = 1 << 28,
+
+    /// <summary>It stood in a draught.</summary>
+    Draught = 1 << 29,
 }
 
 /// <summary>
@@ -97,7 +106,8 @@ public enum SaidFacts
 /// </summary>
 /// <param name="Facts">The facts.</param>
 /// <param name="Share">Of the usual, of the label or of what is named: 0.25 for "a quarter of the label"; null for none.</param>
-public sealed record Said(SaidFacts Facts, double? Share = null)
+/// <param name="Plan">What the start of a programme plans; null for nothing, and for any other entry.</param>
+public sealed record Said(SaidFacts Facts, double? Share = null, ProgrammePlan? Plan = null)
 {
     const string ShareWord = "share ";
 
@@ -114,6 +124,7 @@ public sealed record Said(SaidFacts Facts, double? Share = null)
         [
             .. All.Where(Has).Select(Name),
             .. Share is { } share ? [string.Create(CultureInfo.InvariantCulture, $"{ShareWord}{share:0.###}")] : (string[])[],
+            .. Plan?.Words ?? [],
         ];
 
     /// <summary>All words that files may write, but for shares.</summary>
@@ -135,6 +146,8 @@ public sealed record Said(SaidFacts Facts, double? Share = null)
                 && share is > 0 and <= 10
             )
                 said = said with { Share = share };
+            else if ((said.Plan ?? ProgrammePlan.None).With(word) is { } plan)
+                said = said with { Plan = plan };
             else
                 unknown ??= word;
         return said;

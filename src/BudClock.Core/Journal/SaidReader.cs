@@ -17,7 +17,7 @@ static partial class SaidReader
             return Said.Nothing;
         var facts = Facts(kind, text);
         var share = kind == Fed || kind == Watered || kind == Soaked ? Share(text) : null;
-        return facts is SaidFacts.None && share is null ? Said.Nothing : new(facts, share);
+        return Whole(kind, text, facts is SaidFacts.None && share is null ? Said.Nothing : new(facts, share));
     }
 
     static SaidFacts Facts(EntryKind kind, string text) =>
@@ -31,6 +31,9 @@ static partial class SaidReader
                 | If(SaidFacts.CrispTips, Crisp().IsMatch(text))
                 | If(SaidFacts.BrownSheath, Contains(text, "sheath") && Contains(text, "brown"))
                 | If(SaidFacts.Algae, Contains(text, "algae"))
+                | If(SaidFacts.BaldTop, Contains(text, "bald"))
+                | If(SaidFacts.Leggy, Contains(text, "leggy"))
+                | If(SaidFacts.Draught, Contains(text, "draught") || Contains(text, "draft"))
                 | If(SaidFacts.NoFlowers, Flowerless(text))
                 | If(SaidFacts.AtRepot, NextRepot().IsMatch(text))
         : kind == Acquired || kind == Divided || kind == Repotted ? Roots(text)

@@ -1,37 +1,34 @@
 using System.Globalization;
-using System.Text.RegularExpressions;
 
 namespace BudClock.Core.Programmes;
 
 /// <summary>What the entry "programme started" says: which programme, from when, for which day of bloom.</summary>
 /// <remarks>
 /// Its words are for people: "cool nights", "cool nights from 2031-11-01", "in bloom for 2031-12-24, 12 bulbs", "succession every 28
-/// days". What is not understood is left to the reader.
+/// days". They are read once, when the entry is written; what is not understood is left to the reader.
 /// </remarks>
 /// <param name="Entry">The entry.</param>
-/// <param name="Text">Its words; empty for none.</param>
-/// <param name="From">A later start that it plans; null for the day of the entry.</param>
-/// <param name="BloomOn">The day on which it is wanted in bloom; null for none.</param>
-/// <param name="Bulbs">How many bulbs; null where it does not say.</param>
-/// <param name="EveryDays">A succession: days from one planting to the next; null for none.</param>
-public sealed partial record ProgrammeOrder(Entry Entry, string Text, DateOnly? From, DateOnly? BloomOn, int? Bulbs, int? EveryDays)
+public sealed record ProgrammeOrder(Entry Entry)
 {
+    readonly ProgrammePlan plan = Entry.Said.Plan ?? ProgrammePlan.None;
+
+    /// <summary>Its words; empty for none.</summary>
+    public string Text => Entry.Text ?? "";
+
+    /// <summary>A later start that it plans; null for the day of the entry.</summary>
+    public DateOnly? From => plan.From;
+
+    /// <summary>The day on which it is wanted in bloom; null for none.</summary>
+    public DateOnly? BloomOn => plan.BloomOn;
+
+    /// <summary>How many bulbs; null where it does not say.</summary>
+    public int? Bulbs => plan.Bulbs;
+
+    /// <summary>A succession: days from one planting to the next; null for none.</summary>
+    public int? EveryDays => plan.EveryDays;
+
     /// <summary>The day on which it starts.</summary>
     public DateOnly Start => From > Entry.On ? From.Value : Entry.On;
-
-    /// <summary>Reads an entry of the kind "programme started".</summary>
-    public static ProgrammeOrder Read(Entry entry)
-    {
-        var text = entry.Text ?? "";
-        return new(
-            entry,
-            text,
-            Day(FromDay().Match(text)),
-            Day(ForDay().Match(text)),
-            Number(BulbCount().Match(text)),
-            Number(Succession().Match(text))
-        );
-    }
 
     /// <summary>The words of a programme that starts on another day than it is written down.</summary>
     public static string Words(string programme, DateOnly from, DateOnly today) =>
@@ -40,29 +37,9 @@ public sealed partial record ProgrammeOrder(Entry Entry, string Text, DateOnly? 
     /// <summary>The words for bulbs that are wanted in bloom on a day.</summary>
     public static string InBloomFor(DateOnly day, int bulbs) => $"in bloom for {Iso(day)}, {bulbs} {(bulbs == 1 ? "bulb" : "bulbs")}";
 
-    /// <summary>The same words with another day of bloom.</summary>
-    public static string Moved(string text, DateOnly bloomOn) => ForDay().Replace(text, $"for {Iso(bloomOn)}", 1);
+    /// <summary>Its words with another day of bloom; as they are where it names none.</summary>
+    public string MovedTo(DateOnly bloomOn) =>
+        BloomOn is { } wanted ? Text.Replace($"for {Iso(wanted)}", $"for {Iso(bloomOn)}", StringComparison.OrdinalIgnoreCase) : Text;
 
     static string Iso(DateOnly day) => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
-
-    static DateOnly? Day(Match match) =>
-        match.Success
-        && DateOnly.TryParseExact(match.Groups[1].Value, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)
-            ? day
-            : null;
-
-    static int? Number(Match match) =>
-        match.Success && int.TryParse(match.Groups[1].Value, CultureInfo.InvariantCulture, out var number) ? number : null;
-
-    [GeneratedRegex(@"\bfrom (\d{4}-\d{2}-\d{2})\b", RegexOptions.IgnoreCase)]
-    private static partial Regex FromDay();
-
-    [GeneratedRegex(@"\bfor (\d{4}-\d{2}-\d{2})\b", RegexOptions.IgnoreCase)]
-    private static partial Regex ForDay();
-
-    [GeneratedRegex(@"\b(\d{1,4}) bulbs?\b", RegexOptions.IgnoreCase)]
-    private static partial Regex BulbCount();
-
-    [GeneratedRegex(@"\bevery (\d{1,3}) days\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Succession();
 }

@@ -36,7 +36,7 @@ public static class ProgrammeRuns
         DateOnly today
     )
     {
-        var order = ProgrammeOrder.Read(entry);
+        var order = new ProgrammeOrder(entry);
         if (book.Find(order.Text, sheet) is not { } programme)
             return null;
         var next = journal.Of(ProgrammeStarted).FirstOrDefault(other => PlantJournal.IsAfter(other, entry));

@@ -89,7 +89,8 @@ public class SheetReaderTests
         var files = Directory.GetFiles(Path.Combine(Reference.Repository(), "src/BudClock.Core/Culture/Sheets"));
         var repeated =
             from file in files
-            let sheet = new SheetReader(file).Read(File.ReadAllText(file))!
+            let reader = new SheetReader(file)
+            let sheet = reader.Read(File.ReadAllText(file)) ?? throw new InvalidDataException(string.Join("; ", reader.Faults))
             where sheet.Name != general.Name && sheet.Like is null
             from rule in sheet.Rules.All
             from row in rule.Value.Thresholds

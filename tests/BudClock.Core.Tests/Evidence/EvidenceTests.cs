@@ -228,6 +228,11 @@ public class EvidenceTests
         Assert.Equal(5, Tray(true, Fill(40), Fill(10), Fill(7), Fill(2)).RefillDays);
     }
 
+    static WaterNeed Need(Plant plant) =>
+        WaterNeed.Of(
+            Assessor.Shipped.Assess(plant with { Taxon = "Cattleya intermedia" }, new Surroundings(new("Glass", 51.5)), Today).Situation
+        );
+
     [Theory]
     [InlineData("bark", 0.35)]
     [InlineData("Sphagnum MOSS", 0.25)]
@@ -243,13 +248,13 @@ public class EvidenceTests
             Pot = new(10, 10, "plastic"),
             Medium = medium,
         };
-        var need = WaterNeed.Of(plant, PlantJournal.UpTo(Today, []));
+        var need = Need(plant);
         Assert.Equal(plant.Pot!.VolumeMl!.Value * share, need.Ml, 6);
         Assert.StartsWith("about ", need.Words());
         Assert.Equal(plant.Pot.VolumeMl.Value / 2, WaterNeed.OfTray(plant).Ml, 6);
         Assert.Equal(100, WaterNeed.OfTray(plant with { Pot = null }).Ml);
         Assert.False(WaterNeed.OfTray(plant).Own);
-        var own = WaterNeed.Of(plant, PlantJournal.UpTo(Today, [Specimens.At(Today, EntryKinds.Watered, new Quantity(140, Unit.Ml))]));
+        var own = Need(plant with { Entries = [Specimens.At(Today, EntryKinds.Watered, new Quantity(140, Unit.Ml))] });
         Assert.Equal("140 mL", own.Words());
     }
 

@@ -99,7 +99,7 @@ public class MixingDayTests
     public void Without_a_record_the_pot_and_its_medium_say_how_much()
     {
         // Frustum, top 12 cm, three quarters of it below, 11 cm high: 0.959 L (geometry); bark takes 35 % of it with what runs through (common practice).
-        var need = WaterNeed.Of(Plant("A-1", "Cattleya intermedia").Plant, PlantJournal.UpTo(Today, []));
+        var need = WaterNeed.Of(Plant("A-1", "Cattleya intermedia").Situation);
         Assert.Equal((0.35 * 959, false), (Math.Round(need.Ml / 0.35) * 0.35, need.Own));
         Assert.Equal(("about 340 mL", "about 11.5 fl oz"), (need.Words(), need.Words(us: true)));
     }

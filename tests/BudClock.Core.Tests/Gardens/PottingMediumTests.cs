@@ -36,7 +36,19 @@ public class PottingMediumTests
     }
 
     [Fact]
-    public void The_same_words_are_read_once() => Assert.Same(PottingMedium.Of("bark, charcoal"), PottingMedium.Of("Bark, charcoal"));
+    public void The_same_words_are_read_once() =>
+        Assert.Same(PottingMedium.Of("bark, charcoal").Parts, PottingMedium.Of("Bark, charcoal").Parts);
+
+    [Fact]
+    public void A_mix_of_ones_own_is_its_parts_by_its_name_and_what_else_is_said_of_it()
+    {
+        (string, IEnumerable<string>)[] own = [("House mix", ["pellets", "charcoal"])];
+        Assert.True(
+            PottingMedium.Of("house mix, soggy", own) is { OverWater: true } medium && medium.Has("charcoal") && medium.Has("soggy")
+        );
+        Assert.False(PottingMedium.Of("bark", own).OverWater);
+        Assert.Same(PottingMedium.Unknown, PottingMedium.Of(null, own));
+    }
 
     [Theory]
     [InlineData("clay", true, false, false, true)]
@@ -46,10 +58,13 @@ public class PottingMediumTests
     [InlineData("basket", false, true, false, true)]
     [InlineData("reservoir", false, false, true, true)]
     [InlineData("cover pot", false, false, false, false)]
+    [InlineData("clear plastic, no holes", false, false, false, false)]
+    [InlineData("terracotta with a self-watering insert", true, false, true, true)]
+    [InlineData("claymore", false, false, false, true)]
     [InlineData(null, false, false, false, true)]
     public void A_pot_is_what_its_kind_says(string? kind, bool porous, bool mount, bool waterBelow, bool drains)
     {
-        var pot = new Pot(12, 11, kind);
+        var pot = new Pot(12, 11, kind).Form;
         Assert.Equal((porous, mount, waterBelow, drains), (pot.Porous, pot.Mount, pot.WaterBelow, pot.Drains));
     }
 

@@ -72,7 +72,7 @@ public class AgendaTests
                                     entry.Kind == EntryKinds.ProgrammeStarted
                                         ? entry with
                                         {
-                                            Text = ProgrammeOrder.Moved(entry.Text!, new(2031, 11, 23)),
+                                            Text = new ProgrammeOrder(entry).MovedTo(new(2031, 11, 23)),
                                         }
                                         : entry
                                 ),

@@ -23,7 +23,7 @@ public class OutlookTests
         );
 
     static ProgrammeRun Planned(DateOnly start) =>
-        new(Cool, ProgrammeOrder.Read(Specimens.At(start, EntryKinds.ProgrammeStarted, text: "cool nights")), RunState.Planned, []);
+        new(Cool, new ProgrammeOrder(Specimens.At(start, EntryKinds.ProgrammeStarted, text: "cool nights")), RunState.Planned, []);
 
     static ProgrammeAround Around(params (string Code, PlaceRecord Record, DayAhead[] Ahead)[] places) =>
         new(

@@ -67,7 +67,7 @@ public class ProgrammeReaderTests
     [InlineData("in bloom for 2031-02-30", null, null, null, null)]
     public void What_the_entry_says_is_read(string text, string? from, string? bloom, int? bulbs, int? every)
     {
-        var order = ProgrammeOrder.Read(Specimens.At(new DateOnly(2031, 10, 1), EntryKinds.ProgrammeStarted, text: text));
+        var order = new ProgrammeOrder(Specimens.At(new DateOnly(2031, 10, 1), EntryKinds.ProgrammeStarted, text: text));
         Assert.Equal((Day(from), Day(bloom), bulbs, every), (order.From, order.BloomOn, order.Bulbs, order.EveryDays));
 
         static DateOnly? Day(string? day) => day is null ? null : DateOnly.Parse(day, System.Globalization.CultureInfo.InvariantCulture);

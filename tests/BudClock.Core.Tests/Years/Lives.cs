@@ -128,7 +128,7 @@ sealed class LifeLog(Life life, bool wellBelow, Kept kept)
             Organs = life.Way is Way.Bulbed or Way.DryBulbs
                 ? [new("g1", Organ.Growth, "growth 1"), new("g2", Organ.Growth, "growth 2"), new("s1", Organ.Spike, "spike")]
                 : [],
-            Entries = new LifeLog(life, pot.WaterBelow, kept).Written(),
+            Entries = new LifeLog(life, pot.Form.WaterBelow, kept).Written(),
         };
     }
 

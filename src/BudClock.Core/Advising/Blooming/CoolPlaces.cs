@@ -51,8 +51,8 @@ public static class CoolPlaces
 
     /// <summary>An order for today, which no journal holds.</summary>
     static ProgrammeOrder Now(DateOnly today) =>
-        ProgrammeOrder.Read(
-            new()
+        new(
+            new Entry
             {
                 Id = Guid.Empty,
                 On = today,

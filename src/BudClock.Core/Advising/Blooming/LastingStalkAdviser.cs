@@ -1,4 +1,8 @@
+using BudClock.Core.Advising.Why;
+using BudClock.Core.Advising.Why.Causes;
+using BudClock.Core.Advising.Why.Questions;
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Blooming;
@@ -10,7 +14,6 @@ namespace BudClock.Core.Advising.Blooming;
 public sealed class LastingStalkAdviser : IAdviser
 {
     const double ReadingErrorCm = 0.3;
-    const double DaysInYear = 365.25;
 
     /// <inheritdoc/>
     public string Rule => "B3";
@@ -57,7 +60,7 @@ public sealed class LastingStalkAdviser : IAdviser
             );
         if (asked is null)
             return null;
-        var (years, need) = ((now.Today.DayNumber - came.DayNumber) / DaysInYear, now.Limits<LastingStalkLimits>().Years);
+        var (years, need) = (TooYoungCause.YearsHere(now, came), now.Limits<LastingStalkLimits>().Years);
         var age = new Condition("years here", new(Math.Round(years, 1)), new(need), "years", years >= need, came);
         if (years < need)
             return Say(
@@ -67,12 +70,13 @@ public sealed class LastingStalkAdviser : IAdviser
                     + "it leaps; bloom comes with age. Nothing to do.",
                 age
             );
+        var otherwise =
+            "Light comes next: is it bright, with some morning or evening sun? Only then feed, and only then mild stress: a longer dry "
+            + $"spell, or cooler, not below {now.Limits<LastingStalkLimits>().StressC:0} °C.";
         return Say(
             now,
             Verdict.Look,
-            $"Here for {years:0} years, so age is not why. Light comes next: is it bright, with some morning or evening sun? Only then "
-                + $"feed, and only then "
-                + $"mild stress: a longer dry spell, or cooler, not below {now.Limits<LastingStalkLimits>().StressC:0} °C.",
+            $"Here for {years:0} years, so age is not why. {Hearing.Says(now, new NoBloomQuestion(), otherwise)}",
             age
         );
     }
@@ -133,14 +137,3 @@ public sealed class LastingStalkAdviser : IAdviser
             Ground = Ground.Interval,
         };
 }
-
-/// <summary>Rule B3: stalks that flower year after year.</summary>
-[Rule("B3", "stalks that flower year after year")]
-public sealed record LastingStalkLimits(
-    [Limit("years", 1, 10, "how old it is before it flowers")] double Years,
-    [Limit("°C", 5, 25, "the coolest that a mild stress may be")] double StressC,
-    [Limit("days", 7, 200, "so long after its flowers it is said that the stalk stays")] int AfterBloom,
-    [Limit("days", 7, 200, "so long a note that asks for flowers is answered")] int Asked,
-    [Limit("days", 7, 120, "so long after its tip was measured a bare tendril is spoken of")] int Tendril,
-    [Limit("days", 100, 800, "so long after it came a vine that stands still is normal")] int FirstYear
-);

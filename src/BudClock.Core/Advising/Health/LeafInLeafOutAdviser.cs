@@ -1,4 +1,6 @@
-using BudClock.Core.Culture;
+using BudClock.Core.Advising.Why;
+using BudClock.Core.Advising.Why.Questions;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using static BudClock.Core.Journal.EntryKinds;
 
@@ -10,23 +12,15 @@ namespace BudClock.Core.Advising.Health;
 /// </summary>
 public sealed class LeafInLeafOutAdviser : IAdviser
 {
+    static readonly LeafInLeafOutQuestion Asked = new();
+
     /// <inheritdoc/>
     public string Rule => "G4";
 
     /// <inheritdoc/>
     public IEnumerable<Advice> Advise(Situation now)
     {
-        var since = now.Today.AddDays(-now.Limits<LeafInLeafOutLimits>().Days);
-        var dropped = now.Journal.Of(LeafDropped).Where(e => e.On > since).ToList();
-        var come = now.Journal.Of(LeafStarted).Count(e => e.On > since);
-        if (
-            now.Sleep.Kind is not SleepKind.None
-            || dropped.Count < now.Limits<LeafInLeafOutLimits>().Lost
-            || dropped.Count < come
-            || come == 0
-        )
-            yield break;
-        if (now.Journal.Of(Pest, RootCount, Base, Rot, Looked).Any(e => e.On >= dropped[^1].On))
+        if (Asked.Read(now) is not { } matter || now.Journal.Of(Pest, RootCount, Base, Rot, Looked).Any(e => e.On >= matter.To))
             yield break;
         yield return new(
             Topics.Health,
@@ -34,19 +28,12 @@ public sealed class LeafInLeafOutAdviser : IAdviser
             Care.Look,
             Verdict.Look,
             now.Today,
-            $"{dropped.Count} leaves out and {come} in within ten weeks: look for pests, then at the roots, then for rot. Only then at "
-                + $"light, feed and pot.",
-            [new("leaves lost in ten weeks", new(dropped.Count), new(now.Limits<LeafInLeafOutLimits>().Lost), null, true, dropped[^1].On)]
+            $"{matter.Sign.TrimEnd('.')}: look for pests, then at the roots, then for rot. "
+                + Hearing.Says(now, Asked, "Only then at light, feed and pot."),
+            [new("leaves lost in ten weeks", new(matter.Signs.Count), new(now.Limits<LeafInLeafOutLimits>().Lost), null, true, matter.To)]
         )
         {
             LoggedAs = Base,
         };
     }
 }
-
-/// <summary>Rule G4: a new leaf for each that goes.</summary>
-[Rule("G4", "a new leaf for each that goes")]
-public sealed record LeafInLeafOutLimits(
-    [Limit("days", 14, 200, "looked back over")] int Days,
-    [Limit("leaves", 1, 10, "so many that went are news")] int Lost
-);

@@ -1,4 +1,7 @@
+using BudClock.Core.Advising.Why;
+using BudClock.Core.Advising.Why.Questions;
 using BudClock.Core.Culture;
+using BudClock.Core.Culture.Limits;
 using BudClock.Core.Evidence;
 using static BudClock.Core.Journal.EntryKinds;
 
@@ -52,7 +55,8 @@ public sealed class YellowLeafAdviser : IAdviser
             Care.LookAtRoots,
             Verdict.Look,
             now.Today,
-            $"{fell.Count} leaves gone within two weeks, and it is not its time: look for pests, then at roots, stem and base.",
+            $"{fell.Count} leaves gone within two weeks, and it is not its time: look for pests, then at roots, stem and base. "
+                + Hearing.Says(now, new LeavesGoneQuestion(), "Write down each leaf that falls."),
             [new("leaves lost in two weeks", new(fell.Count), new(now.Limits<YellowLeafLimits>().Several), null, true, fell[^1].On)]
         );
     }
@@ -92,7 +96,8 @@ public sealed class YellowLeafAdviser : IAdviser
                 Care.Look,
                 Verdict.Look,
                 now.Today,
-                $"Leaves yellow on {days} days within two weeks: several, or young ones? Look for pests, then at the roots.",
+                $"Leaves yellow on {days} days within two weeks: several, or young ones? "
+                    + Hearing.Says(now, new YellowQuestion(), "Look for pests, then at the roots."),
                 [seen]
             )
             : new(
@@ -106,10 +111,3 @@ public sealed class YellowLeafAdviser : IAdviser
             );
     }
 }
-
-/// <summary>Rule G7: yellow leaves.</summary>
-[Rule("G7", "yellow leaves")]
-public sealed record YellowLeafLimits(
-    [Limit("days", 3, 60, "within this several are too many")] int Fast,
-    [Limit("leaves", 2, 10, "so many are not age alone")] int Several
-);

@@ -81,7 +81,7 @@ public sealed record RepotWant(string Words, Condition Evidence, string Into)
     /// </summary>
     public static string? Collapsed(Situation now)
     {
-        if (NoAir.FirstOrDefault(now.Plant.StandsIn.Has) is not { } word)
+        if (NoAir.FirstOrDefault(now.StandsIn.Has) is not { } word)
             return null;
         if (now.Journal.Last(Repotted) is not { } repot)
             return word;

@@ -18,7 +18,7 @@ public sealed class WickAdviser : IAdviser
             || now.Wetness is not { IsDry: true, Felt: { } felt }
             || now.Levels is not { Low: null, Level: { } level }
             || level.On > felt.On
-            || !(now.Plant.StandsIn.Has("wick") || now.Thirst.Sign is not null)
+            || !(now.StandsIn.Has("wick") || now.Thirst.Sign is not null)
         )
             yield break;
         var because = $"The medium was dry {Dates.Ago(felt.On, now.Today)}, although the reservoir held {level.Words}";

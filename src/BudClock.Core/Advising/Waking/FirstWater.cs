@@ -23,7 +23,7 @@ public sealed record FirstWater(School Chosen, IReadOnlyList<OtherSchool> Others
     public static FirstWater WayFor(Situation now)
     {
         var (chosen, others) = now.School(Question)!;
-        return now.Plant.Pot?.WaterBelow == true
+        return now.Plant.Pot?.Form.WaterBelow == true
             ? new(now.Sheet.Schools[Question].Answers[Soak], [], chosen.Name == Soak ? "" : " A pot with a reservoir can only be soaked.")
             : new(chosen, others, "");
     }

@@ -9,7 +9,7 @@ public static class Amounts
     /// <summary>What a plant takes of an act now; null where neither its record nor its pot tells.</summary>
     public static WaterNeed? Need(Situation now, Care care)
     {
-        var need = WaterNeed.Of(now.Plant, now.Journal);
+        var need = WaterNeed.Of(now);
         if (!need.Own && now.Plant.Pot?.VolumeMl is null)
             return null;
         return care is Care.WetLightly ? need.Times(now.Limits<AmountLimits>().Rest / 100)

@@ -21,7 +21,7 @@ public sealed class PebblesAdviser : IAdviser
             || last.Kind != EntryKinds.Planted
         )
             yield break;
-        if (!now.Plant.StandsIn.Has("pebbles"))
+        if (!now.StandsIn.Has("pebbles"))
         {
             yield return new WaterAsked(Rule, "water; a flat hand fits between medium and rim", "feel the medium").Judge(now);
             yield break;

@@ -104,7 +104,7 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
             ? Look(now, $"Last watered {Dates.Ago(last.On, now.Today)}, {Usually(now)}: {Feel}.", Ground.Interval, Interval(now)) with
             {
                 // Bare roots on a mount have nothing to draw on.
-                Danger = (now.Plant.StandsIn.Mounted || now.Plant.Pot?.Mount == true) && days <= Whole(now) * MountedAsked,
+                Danger = now.Mounted && days <= Whole(now) * MountedAsked,
             }
             : Hold(
                 now,

@@ -41,7 +41,7 @@ public sealed class IndexModel(TodaysGarden todaysGarden, Logbook logbook, Garde
         if (run.Order.BloomOn is not null)
         {
             var took = BulbInterval.Of(plant.Situation);
-            text = ProgrammeOrder.Moved(old.Text!, day.AddDays((int)Math.Round(took.Likely)));
+            text = run.Order.MovedTo(day.AddDays((int)Math.Round(took.Likely)));
         }
         else if (run.State is not RunState.Planned)
             return $"{run.Programme.Title} has begun already; correct the entry in {plant.Plant.Tag}'s log where its day was wrong.";

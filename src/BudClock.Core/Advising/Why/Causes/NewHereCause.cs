@@ -1,0 +1,46 @@
+using BudClock.Core.Advising.Why.Questions;
+using BudClock.Core.Culture.Limits;
+
+namespace BudClock.Core.Advising.Why.Causes;
+
+/// <summary>Rule G2: the first growth, and the first weeks, in a new place.</summary>
+public sealed class NewHereCause : Cause
+{
+    /// <inheritdoc/>
+    public override string Name => "came here";
+
+    /// <inheritdoc/>
+    public override int Order => 2;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Type> Answers { get; } =
+    [typeof(SmallerQuestion), typeof(NoBloomQuestion), typeof(BudsLostQuestion), typeof(LeavesGoneQuestion), typeof(YellowQuestion)];
+
+    /// <inheritdoc/>
+    public override Heard? Hear(Inquiry about)
+    {
+        if ((about.Now.Arrival?.Arrived ?? about.Now.Plant.Acquired) is not { } came || !InTime(about, came))
+            return null;
+        return about.Question is SmallerQuestion
+            ? Found(
+                Inquiry.That(Strength.Sure, $"it came here on {about.Day(came)}", came),
+                "The first growth in a new place is often smaller.",
+                normal: true
+            ) with
+            {
+                Expect = "The next one is made here from its beginning, and tells more.",
+            }
+            : Found(
+                Inquiry.That(Strength.Likely, $"it came here on {about.Day(came)}", came),
+                "It gets used to the place: leave it where it stands, and change nothing else.",
+                normal: true
+            );
+    }
+
+    /// <summary>A growth that was under way when it came was made elsewhere; anything else is felt for some weeks.</summary>
+    static bool InTime(Inquiry about, DateOnly came) =>
+        about.Matter.Growths is var (before, last)
+            ? came > before.Began.AddDays(-about.Now.Limits<ShrinkingLimits>().Next) && came <= last.Done
+        : about.Question is NoBloomQuestion ? came > about.Matter.From
+        : came <= about.Matter.To && came > about.Matter.To.AddDays(-2 * about.Limits.Unsettled);
+}
