@@ -21,6 +21,9 @@ public sealed record Hearing(Question Question, Matter Matter, IReadOnlyList<Hea
     /// <summary>The question of that code; null where there is none.</summary>
     public static Question? Named(string? code) => AllQuestions.FirstOrDefault(question => question.Code == code);
 
+    /// <summary>The plant on the day it was asked.</summary>
+    public required Situation Now { get; init; }
+
     /// <summary>The causes for which enough speaks.</summary>
     public IReadOnlyList<Heard> Standing => [.. Causes.Where(cause => cause.Standing)];
 
@@ -64,7 +67,10 @@ public sealed record Hearing(Question Question, Matter Matter, IReadOnlyList<Hea
                     .OfType<Heard>()
                     .OrderByDescending(heard => heard.Weight),
             ]
-        );
+        )
+        {
+            Now = now,
+        };
     }
 
     /// <summary>Every question that the plant's log raises today, the newest matter first.</summary>

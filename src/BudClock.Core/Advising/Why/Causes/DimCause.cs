@@ -66,13 +66,13 @@ public sealed class DimCause : Cause
     static void Measured(Inquiry about, List<Claim> speaks, List<Claim> against)
     {
         var light = about.Days.Where(day => day.Light is not null).Select(day => day.Light!.Estimate).ToList();
+        var least = about.Now.Limits<BloomLightLimits>().For(about.Now.Sheet.Light);
         if (light.Count < LeastDays)
+            light = about.Now.Around.Weather.MeanLight(about.Now.Today, LeastDays) is { } lately ? [lately.Value] : [];
+        if (light.Count == 0)
             return;
-        var (mean, least) = (light.Average(one => one.Dli), about.Now.Limits<BloomLightLimits>().For(about.Now.Sheet.Light));
-        var words = string.Create(
-            CultureInfo.InvariantCulture,
-            $"{mean:0.#} mol of light a day over {light.Count} measured days, {least:0.#} wanted"
-        );
+        var mean = light.Average(one => one.Dli);
+        var words = string.Create(CultureInfo.InvariantCulture, $"{mean:0.#} mol of light a day as measured, {least:0.#} wanted");
         if (light.Average(one => one.High) < least)
             speaks.Add(Inquiry.That(Strength.Sure, words, about.Matter.To));
         else if (light.Average(one => one.Low) > least)
