@@ -36,7 +36,7 @@ public sealed record Hearing(Question Question, Matter Matter, IReadOnlyList<Hea
         {
             [] when Matter.Normal is { } normal => normal,
             [] => "The log does not tell.",
-            [var one] => $"Most likely: {one.Cause.Name}.",
+            [var one] => $"Most likely: {one.Cause.Name} ({one.First.Words}).",
             [.. var more, var last] =>
                 $"{string.Join(", ", more.Select(cause => cause.Cause.Name))} and {last.Cause.Name}: they cannot be told apart.",
         };

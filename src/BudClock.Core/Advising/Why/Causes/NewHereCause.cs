@@ -7,7 +7,7 @@ namespace BudClock.Core.Advising.Why.Causes;
 public sealed class NewHereCause : Cause
 {
     /// <inheritdoc/>
-    public override string Name => "came here";
+    public override string Name => "new here";
 
     /// <inheritdoc/>
     public override int Order => 2;

@@ -61,6 +61,14 @@ public sealed class SeasonCause : Cause
             speaks.Add(
                 Inquiry.That(Strength.Likely, $"{sleep.Days} days asleep, it need not wake before {about.Day(sleep.Worry)}", sleep.Since)
             );
-        return new(this, speaks, against, "Leave it asleep, dry as its kind wants it, and feel it once a month.", Normal: !sleep.Late);
+        return new(
+            this,
+            speaks,
+            against,
+            sleep.Late
+                ? "Feel it now: while it is firm it lives, late as it is."
+                : "Leave it asleep, dry as its kind wants it, and feel it once a month.",
+            Normal: !sleep.Late
+        );
     }
 }
