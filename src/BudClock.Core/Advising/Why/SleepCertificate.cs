@@ -2,7 +2,7 @@ using BudClock.Core.Evidence;
 
 namespace BudClock.Core.Advising.Why;
 
-/// <summary>Rules D1 and D9: a certificate that it sleeps: how long, against what, how it should feel, when to worry, what would kill it.</summary>
+/// <summary>Rules D1 and D9: a certificate that it sleeps: how long, how it should feel, when to worry, what would kill it.</summary>
 /// <param name="Sleeping">How long it has slept.</param>
 /// <param name="Felt">What was last felt of it; null where nobody felt it.</param>
 /// <param name="Lines">As sentences, in the order in which they are read.</param>
