@@ -68,6 +68,9 @@ public sealed class Assessor
         }
     }
 
+    /// <summary>What stops an act today that no rule proposed, as a cause would ask for it; null where no guard does.</summary>
+    public Stop? Against(Situation now, Care care) => Guards.Against(books[now.Sheet.Name], now, care);
+
     IReadOnlyList<Advice> Settled(Situation now)
     {
         var (book, proposals) = (books[now.Sheet.Name], new List<Advice>());

@@ -32,6 +32,10 @@ public static class Guards
                 yield return Stop(new(topic, "", care, Verdict.Do, null, "", []), stops);
     }
 
+    /// <summary>What stops an act today, the strongest guard's words; null where none does.</summary>
+    public static Stop? Against(RuleBook book, Situation now, Care care) =>
+        Stopped(book, now, care, []) is [var first, ..] ? first.Stop : null;
+
     static Advice Over(RuleBook book, Situation now, Advice proposal)
     {
         if (proposal.Verdict is Verdict.Hold)

@@ -83,6 +83,28 @@ public class SaidTests
         Assert.Equal(["clean"], FromFile("\"said\": [],").Said.Words); // nothing said hides nothing
     }
 
+    [Theory]
+    [InlineData("in bloom for 2031-12-24, 12 bulbs", "for 2031-12-24; bulbs 12")]
+    [InlineData("cool nights from 2031-11-01", "from 2031-11-01")]
+    [InlineData("succession every 28 days", "every 28")]
+    [InlineData("dry rest from 2031-11-01", "to-rest; from 2031-11-01")]
+    [InlineData("cool nights", "")]
+    public void What_a_start_plans_is_kept_and_comes_back(string words, string kept)
+    {
+        var entry = Entry("programme-started", words);
+        Assert.Equal(kept, string.Join("; ", entry.Said.Words));
+        Assert.Equal(entry.Said, Said.Read(entry.Said.Words, out var unknown));
+        Assert.Null(unknown);
+    }
+
+    [Fact]
+    public void What_the_version_before_kept_of_a_start_is_completed_from_its_words()
+    {
+        var before = Entry("programme-started", "dry rest from 2031-11-01") with { Said = new(SaidFacts.ToRest) };
+        Assert.Equal(new(2031, 11, 1), before.Said.Plan!.From);
+        Assert.True(before.Said.Has(SaidFacts.ToRest));
+    }
+
     [Fact]
     public void A_saying_that_nobody_knows_is_a_fault_with_its_place()
     {

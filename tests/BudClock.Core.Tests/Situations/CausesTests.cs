@@ -24,7 +24,7 @@ public class CausesTests
 
     static string Found(Hearing? hearing) =>
         hearing is null ? "unraised"
-        : hearing.First is [] ? "unknown"
+        : hearing.First is [] ? (hearing.Matter.Normal is null ? "unknown" : "normal")
         : hearing.First is [var one] ? $"first {one.Cause.Name}"
         : $"mixed {string.Join(" & ", hearing.First.Select(heard => heard.Cause.Name))}";
 

@@ -38,16 +38,16 @@ public sealed record Hearing(Question Question, Matter Matter, IReadOnlyList<Hea
             [] => "The log does not tell.",
             [var one] => $"Most likely: {one.Cause.Name} ({one.First.Words}).",
             [.. var more, var last] =>
-                $"{string.Join(", ", more.Select(cause => cause.Cause.Name))} and {last.Cause.Name}: they cannot be told apart.",
+                $"{Sentence.Capital(string.Join(", ", more.Select(cause => cause.Cause.Name)))} and {last.Cause.Name}: they cannot be "
+                    + "told apart.",
         };
 
     /// <summary>What speaks for the first of them, as a sentence for a reason; the other words where nothing does.</summary>
+    /// <remarks>What to do about a cause is not among it: acts are for rules to propose and for guards to judge.</remarks>
     public static string Says(Situation now, Question question, string otherwise) =>
         Of(now, question) is { First: [_, ..] first }
-            ? $"{Sentence.Capital(string.Join("; ", first.Select(cause => cause.First.Words)))}: {Small(first[0].Then)}"
+            ? $"{Sentence.Capital(string.Join("; ", first.Select(cause => cause.First.Words)))}."
             : otherwise;
-
-    static string Small(string words) => char.ToLowerInvariant(words[0]) + words[1..];
 
     /// <summary>Hears every cause on a question; null where nothing in the log raises it.</summary>
     public static Hearing? Of(Situation now, Question question) =>

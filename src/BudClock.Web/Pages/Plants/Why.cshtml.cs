@@ -25,23 +25,20 @@ public sealed class WhyModel(TodaysGarden todaysGarden) : GardenPage(todaysGarde
     /// <summary>Questions that may be asked of its kind.</summary>
     public IEnumerable<Question> Questions => Hearing.AllQuestions.Where(question => question.Fits(Plant.Situation));
 
-    /// <param name="q">The code of one question; left out for all that the log raises.</param>
+    /// <param name="q">The code of one question; left out, or one that is none, for all that the log raises.</param>
     public IActionResult OnGet(string tag, string? q)
     {
         if (Today.Find(tag) is not { } plant)
             return NotFound();
-        (Plant, Asked) = (plant, q);
+        (Plant, Asked) = (plant, Hearing.Named(q)?.Code);
         var now = plant.Situation;
-        Hearings = [.. Hearing.Raised(now).Where(hearing => q is null || hearing.Question.Code == q)];
-        Unraised = Hearings.Count == 0 ? Hearing.Named(q) : null;
-        Certificate = q is null or "asleep" ? SleepCertificate.Read(now) : null;
-        Growths = q is null or "smaller" ? GrowthsToScale.Of(now) : null;
+        Hearings = [.. Hearing.Raised(now).Where(hearing => Asked is null || hearing.Question.Code == Asked)];
+        Unraised = Hearings.Count == 0 ? Hearing.Named(Asked) : null;
+        Certificate = Asked is null or "asleep" ? SleepCertificate.Read(now) : null;
+        Growths = Asked is null or "smaller" ? GrowthsToScale.Of(now) : null;
         return Page();
     }
 
-    /// <summary>What is said today of the act that a cause would ask for: guards have judged it as any other; null for nothing.</summary>
-    public Advice? SaidOf(Heard heard) =>
-        heard.Standing && heard.Cause.Act is { } act
-            ? Plant.Settled.FirstOrDefault(advice => advice.Care.Facts().Question == act.Facts().Question)
-            : null;
+    /// <summary>What stops the act that a cause would ask for today; null where nothing does, and where it asks for none.</summary>
+    public Stop? Against(Heard heard) => heard.Standing && heard.Cause.Act is { } act ? Today.Assessor.Against(Plant.Situation, act) : null;
 }

@@ -40,7 +40,7 @@ public sealed class DryCause : Cause
         var signs = about
             .In(Leaves, Bulbs)
             .Where(entry => entry.On > (about.Matter.Growths?.Last.Began ?? about.Matter.From))
-            .Where(entry => Thirsty(about, entry))
+            .Where(entry => Thirsty(about, entry) && !Resting(about, entry.On))
             .DistinctBy(entry => entry.On)
             .ToList();
         List<Claim> speaks = [];
@@ -79,6 +79,10 @@ public sealed class DryCause : Cause
             .LastOrDefault(e => e.Text == medium && Math.Abs(e.On.DayNumber - sign.On.DayNumber) <= about.Now.Ages.Wet);
 
     static Entry? Dry(Inquiry about, Entry sign) => Felt(about, sign, "dry");
+
+    /// <summary>Asleep, and until its new roots drink, what stores water shrinks as it should.</summary>
+    static bool Resting(Inquiry about, DateOnly day) =>
+        !about.Awake(day) || (about.Now.DryRest is { Waking: true, Woke: var woke } && day >= woke);
 
     /// <summary>Wrinkles alone are not much; over a dry medium they are thirst.</summary>
     static bool Thirsty(Inquiry about, Entry entry) =>

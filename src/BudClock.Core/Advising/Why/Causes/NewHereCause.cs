@@ -31,11 +31,15 @@ public sealed class NewHereCause : Cause
                 Expect = "The next one is made here from its beginning, and tells more.",
             }
             : Found(
-                Inquiry.That(Strength.Likely, $"it came here on {about.Day(came)}", came),
+                Inquiry.That(Settling(about, came) ? Strength.Likely : Strength.Hint, $"it came here on {about.Day(came)}", came),
                 "It gets used to the place: leave it where it stands, and change nothing else.",
                 normal: true
             );
     }
+
+    /// <summary>A first half year without a flower is no wonder; a whole one is only a hint.</summary>
+    static bool Settling(Inquiry about, DateOnly came) =>
+        about.Question is not NoBloomQuestion || came > about.Matter.To.AddDays(-about.Limits.BloomBack / 2);
 
     /// <summary>A growth that was under way when it came was made elsewhere; anything else is felt for some weeks.</summary>
     static bool InTime(Inquiry about, DateOnly came) =>

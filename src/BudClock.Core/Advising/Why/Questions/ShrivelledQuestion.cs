@@ -15,5 +15,14 @@ public sealed class ShrivelledQuestion : Question
     public override string Note => "Write down how wet the medium is, and look at the roots once.";
 
     /// <inheritdoc/>
-    public override Matter? Read(Situation now) => Signs.Of(now, EntryKinds.Bulbs, "shrivelled", "wrinkled");
+    public override Matter? Read(Situation now) =>
+        Signs.Of(now, EntryKinds.Bulbs, "shrivelled", "wrinkled") is { } matter
+            ? matter with
+            {
+                Normal =
+                    matter.Signs[^1].Text == "wrinkled" && (now.Resting || now.DryRest.Waking)
+                        ? "At rest, and until its new roots drink, bulbs wrinkle: that is normal."
+                        : null,
+            }
+            : null;
 }
