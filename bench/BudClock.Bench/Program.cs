@@ -16,6 +16,7 @@ using Microsoft.Extensions.DependencyInjection;
 //        dotnet run -c Release --project bench/BudClock.Bench -- --growth   (200, 2,000 and 20,000 plants beside each other)
 //        dotnet run -c Release --project bench/BudClock.Bench -- --advice   (advice for one plant alone)
 //        dotnet run -c Release --project bench/BudClock.Bench -- --seasons [PLANTS [SEED SEED]]   (two simulated years, for docs/seasons.md)
+//        dotnet run -c Release --project bench/BudClock.Bench -- --causes [PLANTS [SEED [-v]]]   (what hearings name, for docs/causes.md)
 var day = new DateOnly(2031, 5, 24);
 if (args is [LargeGarden.Seed, var into, var plants, var entries])
 {
@@ -26,6 +27,11 @@ if (args is ["--seasons", .. var many])
 {
     var numbers = many.Select(int.Parse).ToList();
     Seasons.Run(numbers is [var count, ..] ? count : 200, numbers is [_, var north, var south] ? (north, south) : null);
+    return;
+}
+if (args is ["--causes", .. var how])
+{
+    CauseTable.Run(int.Parse(how.ElementAtOrDefault(0) ?? "300"), int.Parse(how.ElementAtOrDefault(1) ?? "5"), how.Contains("-v"));
     return;
 }
 if (args is [Growth.One, var size])

@@ -43,8 +43,10 @@ public sealed class SeasonGarden
     public IReadOnlyList<ForecastDay> Forecast => forecast;
 
     /// <summary>A garden with so many plants, the habits one after the other, each where its kind stands.</summary>
-    public static SeasonGarden Of(bool southern, int plants, int seed)
+    /// <param name="habits">Null for all there are.</param>
+    public static SeasonGarden Of(bool southern, int plants, int seed, IReadOnlyList<Habit>? habits = null)
     {
+        habits ??= Habits.All;
         Place[] places =
         [
             new("bench", "South bench", "glasshouse") { Window = "roof" },
@@ -59,7 +61,7 @@ public sealed class SeasonGarden
         // Both begin in the spring of their place, with a year of readings behind them.
         var made = new SeasonGarden(garden, places, new(seed), southern ? new(2031, 10, 1) : new(2031, 4, 1));
         for (var n = 0; n < plants; n++)
-            made.Add(Habits.All[n % Habits.All.Count], n + 1, seed);
+            made.Add(habits[n % habits.Count], n + 1, seed);
         for (var day = made.Today.AddDays(-365); day < made.Today; day = day.AddDays(1))
             made.Weather(day);
         return made;

@@ -64,6 +64,9 @@ public sealed class PlantState
     /// <summary>Shoots so far.</summary>
     public int Shoots { get; set; } = 1;
 
+    /// <summary>What held the shoot back so far; it begins anew with each.</summary>
+    public Shortfall Short { get; set; } = new();
+
     /// <summary>The shoot is finished.</summary>
     public bool Ripe { get; set; }
 

@@ -242,7 +242,7 @@ public sealed class SimulatedPlant(Habit habit, PlantState state)
         if (state.Stage is Stage.Waking && state.RootCm > 0 && habit.Rest is RestKind.LeaflessBulbs)
             yield return new("root-length", Cm: Math.Round(Math.Max(0.1, state.RootCm + Misread()), 1), Part: state.Shoots);
         if (state.Stage is Stage.Growing or Stage.Waking && !state.Ripe && state.ShootCm > 0.5)
-            yield return new("growth-height", Cm: Math.Round(state.ShootCm, 1), Part: state.Shoots);
+            yield return new("growth-height", Cm: Math.Round(state.ShootCm * state.Short.Size, 1), Part: state.Shoots);
         if (state.Spike && state.InBloom is null && state.BloomHeat is { } heat)
             yield return new(
                 "spike-length",

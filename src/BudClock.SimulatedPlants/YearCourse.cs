@@ -61,6 +61,7 @@ static class YearCourse
     {
         Enter(state, Stage.Waking);
         (state.Shoots, state.ShootCm, state.RootCm, state.Ripe, state.LeavesLeft) = (state.Shoots + 1, 0.5, 0, false, 5);
+        state.Short = new();
         news.Add(new(kind, Part: state.Shoots));
     }
 
@@ -85,7 +86,10 @@ static class YearCourse
     {
         var (state, habit) = (plant.State, plant.Habit);
         if (!state.Ripe)
+        {
             state.ShootCm += plant.Warmth(air) * 20 / habit.SeasonDegreeDays;
+            state.Short.Grow(state, habit.Rest is RestKind.DryBulb ? 1 : air.Light);
+        }
         if (!state.Ripe && state.Heat > habit.SeasonDegreeDays)
         {
             (state.Ripe, state.RipeDays) = (true, 0);
@@ -102,6 +106,7 @@ static class YearCourse
         if (state.Ripe && ++state.RipeDays > 60 && !rests && habit.Rest is not RestKind.DryBulb && air.DayHours > 10)
         {
             (state.Heat, state.StageDays, state.Ripe, state.ShootCm, state.Shoots) = (0, 0, false, 0.5, state.Shoots + 1);
+            state.Short = new();
             news.Add(
                 new(
                     habit.Cue is BloomCue.RipeGrowth || habit.Rest is RestKind.None && habit.Name == "waxy-vine"

@@ -25,7 +25,10 @@ public sealed record Grown(string? Part, string Label, EntryKind By, DateOnly Be
         var growths = lanes.Where(lane => lane.Kind is LaneKind.Growth && !lane.Expected).OrderBy(lane => lane.From).ToList();
         foreach (var kind in Sizes.Where(journal.Has))
         {
-            var measured = growths.Select(lane => Of(kind, lane, journal, organs)).OfType<Grown>().ToList();
+            var measured = growths
+                .Select((lane, i) => Of(kind, lane, growths.ElementAtOrDefault(i + 1), journal, organs))
+                .OfType<Grown>()
+                .ToList();
             var done = shoot == Organ.Leaf ? Leaves(measured) : [.. measured.Where(one => Finished(growths, one))];
             if (done.Count > 1)
                 return done;
@@ -33,9 +36,12 @@ public sealed record Grown(string? Part, string Label, EntryKind By, DateOnly Be
         return [];
     }
 
-    static Grown? Of(EntryKind kind, Lane lane, PlantJournal journal, IReadOnlyList<Organ> organs)
+    static Grown? Of(EntryKind kind, Lane lane, Lane? next, PlantJournal journal, IReadOnlyList<Organ> organs)
     {
         var last = (lane.To ?? DateOnly.MaxValue.AddDays(-MeasuredLateDays)).AddDays(MeasuredLateDays);
+        // What has no name is measured until the next one shows.
+        if (next is { From: var from } && from <= last)
+            last = from.AddDays(-1);
         var size = journal
             .Of(kind)
             .LastOrDefault(e =>

@@ -43,6 +43,17 @@ public sealed class Inquiry(Situation now, Question question, Matter matter)
     /// <summary>The place as the garden has it; null where it is not known.</summary>
     public Place? PlaceOf(string? code) => code == now.Plant.Place ? now.Around.Place : now.Counted.PlaceOf(code);
 
+    /// <summary>Where it stood from a day to the end of the matter, and how many days, the longest first; unknown places left out.</summary>
+    public IEnumerable<(Place Place, int Days)> Stood(DateOnly from) =>
+        Enumerable
+            .Range(0, Math.Max(0, matter.To.DayNumber - from.DayNumber + 1))
+            .Select(day => PlaceOn(from.AddDays(day)))
+            .GroupBy(code => code)
+            .OrderByDescending(group => group.Count())
+            .Select(group => (Place: PlaceOf(group.Key), Days: group.Count()))
+            .Where(one => one.Place is not null)
+            .Select(one => (one.Place!, one.Days));
+
     /// <summary>A claim that rests on an entry.</summary>
     public static Claim By(Entry entry, Strength strength, string words) => new(words, strength, entry.On) { Entry = entry.Id };
 
@@ -57,6 +68,22 @@ public sealed class Inquiry(Situation now, Question question, Matter matter)
 
     /// <summary>A number of degrees: "7.5 °C".</summary>
     public static string C(double celsius) => string.Create(CultureInfo.InvariantCulture, $"{celsius:0.#} °C");
+
+    /// <summary>
+    /// What its base or tuber says of a pot that was too wet, of a plant that died: soft speaks for it, firm to the end against it.
+    /// </summary>
+    /// <returns>Nothing for a plant that lives, and where nobody felt it.</returns>
+    public (IEnumerable<Claim> For, IEnumerable<Claim> Against) Felt()
+    {
+        if (!question.OfTheDead)
+            return ([], []);
+        var felt = In(EntryKinds.Base, EntryKinds.Tuber, EntryKinds.Rot);
+        if (felt.LastOrDefault(entry => entry.Text is "soft" or "smelling" or "mouldy") is { } soft)
+            return ([By(soft, Strength.Sure)], []);
+        return felt is [.., var last] && last.On >= matter.To.AddDays(-Limits.Unsettled)
+            ? ([], [By(last, Strength.Likely, $"{Small(last.ToString())} to the end, and what stands too wet goes soft")])
+            : ([], []);
+    }
 
     /// <summary>The plant was awake on a day, by its lanes: not in a span of rest.</summary>
     public bool Awake(DateOnly day) => !now.Lanes.Any(lane => lane.Kind is LaneKind.Rest && lane.From <= day && !(lane.To < day));

@@ -18,6 +18,9 @@ public abstract class Question
     /// <summary>What to write down so that next time the log can tell, as a sentence.</summary>
     public abstract string Note { get; }
 
+    /// <summary>It is asked of what has died: nothing of the plant is left to be looked at but what was found.</summary>
+    public virtual bool OfTheDead => false;
+
     /// <summary>Whether it makes sense for a habit at all.</summary>
     public virtual bool Fits(Situation now) => true;
 }

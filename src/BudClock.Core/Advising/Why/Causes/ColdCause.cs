@@ -42,10 +42,14 @@ public sealed class ColdCause : Cause
                 ? Math.Min(rest, limits.Danger)
                 : limits.Danger;
         var coldest = about.Nights.MinBy(night => night.CoolestC)!;
+        var many = about.Nights.Count(night => night.CoolestC < danger);
         if (coldest.CoolestC < danger)
             return new(
                 this,
                 [
+                    .. many >= about.Limits.Nights
+                        ? (Claim[])[Inquiry.That(Strength.Likely, $"{many} nights under {Inquiry.C(danger)}", coldest.Ends)]
+                        : [],
                     Inquiry.That(
                         Strength.Sure,
                         $"{Inquiry.C(coldest.CoolestC)} in the night to {about.Day(coldest.Ends)}, and {Inquiry.C(danger)} is the least "

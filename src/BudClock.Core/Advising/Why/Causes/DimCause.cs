@@ -82,8 +82,18 @@ public sealed class DimCause : Cause
     /// <summary>What the grower said of the place; its window says only that it faces away from the sun.</summary>
     static void ByEye(Inquiry about, List<Claim> speaks, List<Claim> against)
     {
-        if (speaks.Count + against.Count > 0 || about.PlaceOf(about.PlaceOn(about.Matter.To)) is not { } place)
+        if (speaks.Count + against.Count > 0)
             return;
+        foreach (var (place, days) in about.Stood(about.Matter.Growths?.Last.Began ?? about.Matter.From))
+            if (days >= LeastDays)
+                ByEye(about, place, days, speaks, against);
+        // A dark month is not undone by a bright one.
+        if (speaks.Count > 0)
+            against.Clear();
+    }
+
+    static void ByEye(Inquiry about, Place place, int days, List<Claim> speaks, List<Claim> against)
+    {
         var wants = about.Now.Sheet.Light;
         if (LightWords.Read(place.Light) is { } eye)
         {
@@ -93,8 +103,8 @@ public sealed class DimCause : Cause
             else
                 against.Add(Inquiry.That(Strength.Hint, words));
         }
-        else if (place.Window is "none" && place.LampHours is not > 0)
-            speaks.Add(Inquiry.That(Strength.Likely, $"{place.Name} has no window and no lamp"));
+        else if (place.LampHours is not > 0 && (place.Window is "none" || place.Setting is "store" && place.Window is null))
+            speaks.Add(Inquiry.That(Strength.Sure, $"{days} days at {place.Name}, without a window or a lamp"));
         else if (place.Window is { } side && side == (about.Now.Around.Garden.Southern ? "south" : "north") && wants > LightClass.Bright)
             speaks.Add(Inquiry.That(Strength.Hint, $"its window faces {side}"));
     }

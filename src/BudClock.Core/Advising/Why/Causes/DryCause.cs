@@ -49,6 +49,8 @@ public sealed class DryCause : Cause
             speaks.Add(Inquiry.By(newest, Dry(about, newest) is null ? Strength.Likely : Strength.Sure, Was(about, signs)));
         if (about.Question is not (SmallerQuestion or LimpQuestion or ShrivelledQuestion) || speaks.Count > 0)
             speaks.AddRange(Unwatered(about));
+        if (about.Question is LostQuestion && FeltDry(about) is { } felt)
+            speaks.Add(felt);
         if (speaks.Count == 0)
             return null;
         var wet = about.Newest(entry => entry.Text == "wet", Medium);
@@ -61,6 +63,20 @@ public sealed class DryCause : Cause
         {
             Expect = about.Question is SmallerQuestion ? "With even water the next one is likely to gain." : null,
         };
+    }
+
+    /// <summary>Dry under the finger for longer than its kind takes between two waters, up to the end, with nothing given meanwhile.</summary>
+    static Claim? FeltDry(Inquiry about)
+    {
+        var since = about.Now.Journal.Waterings.LastOrDefault(entry => entry.On <= about.Matter.To)?.On ?? about.Matter.From;
+        var looks = about.In(Medium).Where(entry => entry.On > since).ToList();
+        return
+            looks is [var first, .., var last]
+            && looks.TrueForAll(entry => entry.Text == "dry")
+            && about.Awake(last.On)
+            && last.On.DayNumber - first.On.DayNumber >= about.Now.Interval.Days
+            ? Inquiry.By(last, Strength.Sure, $"dry on each look from {about.Day(first.On)} to {about.Day(last.On)}, and no water given")
+            : null;
     }
 
     static string Was(Inquiry about, IEnumerable<Entry> signs) =>

@@ -43,7 +43,9 @@ public sealed class RootsLostCause : Cause
             return null;
         Claim[] speaks =
         [
-            .. lost is null ? (Claim[])[] : [Inquiry.By(lost, Strength.Sure, $"its roots were lost on {about.Day(lost.On)}")],
+            .. lost is null
+                ? (Claim[])[]
+                : [Inquiry.By(lost, Turned(about, lost) ? Strength.Hint : Strength.Sure, $"its roots were lost on {about.Day(lost.On)}")],
             .. drunk is null ? (Claim[])[] : [drunk],
         ];
         var live = LiveSince(about, lost);
@@ -58,6 +60,10 @@ public sealed class RootsLostCause : Cause
             lost is not null && back && about.Question is SmallerQuestion
         );
     }
+
+    /// <summary>What is found without roots when it is dead may have lost them to what killed it.</summary>
+    static bool Turned(Inquiry about, Entry lost) =>
+        about.Question is LostQuestion && lost.On >= about.Matter.To.AddDays(-about.Limits.Spell);
 
     static bool Gone(Entry entry) =>
         entry.Kind == EntryKinds.RootsLost || entry.Said.Has(SaidFacts.Rootless) || (entry.Kind == RootCount && entry.Amount?.InBase <= 0);

@@ -45,8 +45,9 @@ public sealed class WetAndColdCause : Cause
                     $"wet on {about.Day(last.On)}{(wet.Count > 1 ? $" and {wet.Count - 1} times before" : "")}, in nights "
                         + $"under {Inquiry.C(limit)}"
                 ),
+                .. about.Felt().For,
             ],
-            [],
+            [.. about.Felt().Against],
             "In cool nights it is watered little and in the morning, or kept warmer."
         );
     }

@@ -1,5 +1,4 @@
 using BudClock.Core.Advising.Why.Questions;
-using BudClock.Core.Culture;
 using static BudClock.Core.Journal.EntryKinds;
 
 namespace BudClock.Core.Advising.Why.Causes;
@@ -22,14 +21,12 @@ public sealed class WetAsleepCause : Cause
     /// <inheritdoc/>
     public override Heard? Hear(Inquiry about)
     {
-        if (!about.Now.Sheet.Is(Traits.LeaflessRest))
-            return null;
         var wet = about
             .Now.Journal.Entries.Where(entry => entry.On >= about.Matter.From && entry.On <= about.Matter.To)
-            .Where(entry => (entry.IsWatering || (entry.Kind == Medium && entry.Text == "wet")) && Asleep(about, entry.On))
+            .Where(entry => Wet(entry) && Asleep(about, entry.On))
             .ToList();
         if (wet is not [.., var last])
-            return null;
+            return GoingToSleep(about);
         var firm = about.Now.Journal.Of(Base, Tuber, Bulbs).LastOrDefault(e => e.On > last.On && e.Text is "firm" or "plump");
         return new(
             this,
@@ -41,11 +38,36 @@ public sealed class WetAsleepCause : Cause
                         ? $"wet on {about.Day(last.On)} while it slept"
                         : $"wet {wet.Count} times while it slept, last on {about.Day(last.On)}"
                 ),
+                .. about.Felt().For,
             ],
             firm is null ? [] : [about.By(firm, Strength.Likely)],
             "While it sleeps it stays dry; the first water waits for new growth."
         );
     }
+
+    /// <summary>A full drink as the last leaves went stands in the pot for weeks, and nothing drinks it.</summary>
+    Heard? GoingToSleep(Inquiry about)
+    {
+        if (about.Question is not LostQuestion)
+            return null;
+        foreach (var rest in about.Now.Lanes.Where(lane => lane.Kind is LaneKind.Rest && !lane.Expected).Reverse())
+            if (
+                about.Newest(entry => Wet(entry) && Math.Abs(entry.On.DayNumber - rest.From.DayNumber) <= 7, Watered, Soaked, Medium) is
+                { } last
+            )
+                return new(
+                    this,
+                    [
+                        Inquiry.By(last, Strength.Likely, $"wet on {about.Day(last.On)}, as it went to rest on {about.Day(rest.From)}"),
+                        .. about.Felt().For,
+                    ],
+                    [.. about.Felt().Against],
+                    "Less water once its leaves go, and none when the last are gone."
+                );
+        return null;
+    }
+
+    static bool Wet(Entry entry) => entry.IsWatering || (entry.Kind == Medium && entry.Text == "wet");
 
     /// <summary>In a span of rest, past its first days, in which the pot still dries.</summary>
     static bool Asleep(Inquiry about, DateOnly day) =>

@@ -54,10 +54,11 @@ public sealed class WetCause : Cause
         if (speaks.Count == 0)
             return null;
         var dry = about.Newest(entry => entry.Text == "dry", Medium);
+        var (soft, firm) = about.Felt();
         return new(
             this,
-            [.. speaks.OrderByDescending(claim => claim.Strength)],
-            dry is null ? [] : [about.By(dry, Strength.Hint)],
+            [.. speaks.OrderByDescending(claim => claim.Strength), .. soft],
+            [.. firm, .. dry is null ? (Claim[])[] : [about.By(dry, Strength.Hint)]],
             "Let it dry, then water by the finger; look at the roots if it goes on."
         );
     }

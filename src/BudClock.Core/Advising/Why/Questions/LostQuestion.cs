@@ -15,6 +15,9 @@ public sealed class LostQuestion : Question
     public override string Note => "Before it is thrown away, look at its roots and its base, and write down what you find.";
 
     /// <inheritdoc/>
+    public override bool OfTheDead => true;
+
+    /// <inheritdoc/>
     public override Matter? Read(Situation now) =>
         now.Journal.Last(EntryKinds.Died) is { } died
             ? new($"Died on {Dates.Near(died.On, now.Today)}.", died.On.AddDays(-2 * now.Limits<CauseLimits>().Back), died.On, [died])
