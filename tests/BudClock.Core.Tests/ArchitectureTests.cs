@@ -52,6 +52,7 @@ public partial class ArchitectureTests
         "Feeding",
         "Round",
         "Planning",
+        "Years",
         "Notes",
         "Formats",
         "Formats.Lists",
