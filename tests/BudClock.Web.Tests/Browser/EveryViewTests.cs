@@ -51,7 +51,7 @@ public class EveryViewTests
         "/plants/SAI-03",
         "/plants/CAL-06/look",
         "/plants/CAL-02/why",
-        "/plants/CLD-01/why",
+        "/plants/CLD-01/why", "/plants/LYC-01/sisters", "/seasons",
         "/plants/CTM-07/why?q=smaller",
         "/potting",
         "/potting/day?tags=CAT-01&tags=PAP-04",

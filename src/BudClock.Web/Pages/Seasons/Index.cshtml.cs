@@ -20,6 +20,9 @@ public sealed class IndexModel(TodaysGarden todaysGarden) : GardenPage(todaysGar
     /// <summary>The week that is told in words.</summary>
     public BloomWeek Week { get; private set; } = null!;
 
+    /// <summary>What plants in trouble lately share, across the garden.</summary>
+    public IReadOnlyList<Echo> Echoes { get; private set; } = [];
+
     public IReadOnlyList<ForecastsKept> Forecasts { get; private set; } = [];
 
     /// <param name="plant">The tag of one plant; left out for the garden.</param>
@@ -41,6 +44,7 @@ public sealed class IndexModel(TodaysGarden todaysGarden) : GardenPage(todaysGar
             ?? Ribbon.Weeks[0];
         Drawing = RibbonDrawing.Of(Ribbon, Week.Number);
         Forecasts = ForecastsKept.Read(plants);
+        Echoes = Only is null ? Radar.Read(plants, Today.Day) : [];
         return Page();
     }
 
