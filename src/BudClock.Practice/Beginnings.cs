@@ -30,11 +30,11 @@ public static class Beginnings
             "wrinkled" => 0.5,
             _ => 0.9,
         };
-        state.Moisture = now.Wetness.Felt?.Text switch
+        state.Moisture = now.Wetness.State switch
         {
-            "wet" => 0.9,
-            "damp" => 0.5,
-            "dry" => 0.1,
+            Core.Evidence.Wet.Soaked => 0.9,
+            Core.Evidence.Wet.Damp => 0.5,
+            Core.Evidence.Wet.Dry => 0.1,
             _ => state.Stage is Stage.Resting ? 0.05 : 0.45,
         };
         if (now.Roots.Dead)

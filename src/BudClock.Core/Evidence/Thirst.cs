@@ -58,7 +58,7 @@ public sealed record Thirst(ThirstKind Kind, Entry? Sign, string? Against, DateO
                     : SoundSince(now, sign) ? ThirstKind.Unfelt
                     : ThirstKind.RootAlarm,
                 sign,
-                $"the medium was {felt.Text} {Dates.Ago(felt.On, now.Today)}",
+                $"{wet.Words} {Dates.Ago(felt.On, now.Today)}",
                 felt.On
             );
         if (wet.DaysSince(now.Today) is not { } days)

@@ -2,7 +2,7 @@ using BudClock.Core.Culture.Limits;
 
 namespace BudClock.Core.Evidence;
 
-/// <summary>How wet the medium is, by a finger.</summary>
+/// <summary>How wet the medium is, by a finger, or by a scale that knows the pot.</summary>
 public enum Wet
 {
     /// <summary>Nobody felt it lately.</summary>
@@ -23,6 +23,9 @@ public enum Wet
 /// <param name="LastWater">The last entry that put water into the pot.</param>
 public sealed record Wetness(Wet State, Entry? Felt, Entry? LastWater)
 {
+    /// <summary>What it rests on, as a clause: "the medium was dry", "410 g, as light as when it was thirsty".</summary>
+    public string Words { get; init; } = "";
+
     /// <summary>Felt wet or damp, which no thirst outweighs.</summary>
     public bool IsWet => State is Wet.Damp or Wet.Soaked;
 
@@ -36,13 +39,28 @@ public sealed record Wetness(Wet State, Entry? Felt, Entry? LastWater)
     public static Wetness Read(PlantJournal journal, DateOnly today, Ages ages)
     {
         var (felt, water) = (journal.Last(EntryKinds.Medium), journal.Waterings.LastOrDefault());
-        var state = felt?.Text switch
+        var said = felt?.Text switch
         {
-            "dry" when felt.On >= today.AddDays(-ages.Dry) && (water is null || !PlantJournal.IsAfter(water, felt)) => Wet.Dry,
-            "damp" when felt.On >= today.AddDays(-ages.Wet) => Wet.Damp,
-            "wet" when felt.On >= today.AddDays(-ages.Wet) => Wet.Soaked,
+            "dry" => Wet.Dry,
+            "damp" => Wet.Damp,
+            "wet" => Wet.Soaked,
             _ => Wet.Unknown,
         };
-        return new(state, state is Wet.Unknown ? null : felt, water);
+        var words = $"the medium was {felt?.Text}";
+        // A finger of the same day says more than a scale.
+        if (
+            journal.Last(EntryKinds.Weight) is { Amount.InBase: var grams } weighed
+            && !(felt?.On >= weighed.On)
+            && PotWeight.Read(journal, today) is { } pot
+            && pot.Says(grams) is not Wet.Unknown and var light
+        )
+            (felt, said, words) = (weighed, light, pot.Words(grams));
+        var holds = said switch
+        {
+            Wet.Dry => felt!.On >= today.AddDays(-ages.Dry) && (water is null || !PlantJournal.IsAfter(water, felt)),
+            Wet.Unknown => false,
+            _ => felt!.On >= today.AddDays(-ages.Wet),
+        };
+        return holds ? new(said, felt, water) { Words = words } : new(Wet.Unknown, null, water);
     }
 }

@@ -25,12 +25,12 @@ public sealed class WetGuard : IGuard
     {
         if (!now.Wetness.IsWet || now.Levels.OverWater)
             return null;
-        var felt = now.Wetness.Felt!;
+        var (wet, felt) = (now.Wetness, now.Wetness.Felt!);
         return new(
             Verdict.Hold,
-            $"the medium was {felt.Text} {Dates.Ago(felt.On, now.Today)}",
+            $"{wet.Words} {Dates.Ago(felt.On, now.Today)}",
             care is Care.GiveWater or Care.WetLightly ? "leave it." : "it goes with its next water.",
-            new Condition("medium", new(felt.Text!), new("dry"), null, false, felt.On)
+            new Condition("medium", new(wet.State is Wet.Soaked ? "wet" : "damp"), new("dry"), null, false, felt.On)
         )
         {
             Until = felt.On.AddDays(now.Ages.Wet + 1),

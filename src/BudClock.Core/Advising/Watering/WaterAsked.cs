@@ -45,7 +45,7 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
                 Sign(thirst)
             ),
             _ when wet.IsDry && !DryOnlyAsks && Care is Care.GiveWater && Below(now) => Waking(now),
-            _ when wet.IsDry && !DryOnlyAsks => Do(now, $"Medium dry {Dates.Ago(wet.Felt!.On, now.Today)}", Dry(now)),
+            _ when wet.IsDry && !DryOnlyAsks => Do(now, Felt(now), Dry(now)),
             ThirstKind.Forgotten => Look(
                 now,
                 $"{because}, and nothing was written since: look again, and feel the medium.",
@@ -68,19 +68,14 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
     Advice Waking(Situation now)
     {
         var light = this with { Care = Care.WetLightly, How = "it has no leaf yet, so a light wetting, and no more until its shoot opens" };
-        return light.Do(now, $"Medium dry {Dates.Ago(now.Wetness.Felt!.On, now.Today)}", Dry(now));
+        return light.Do(now, Felt(now), Dry(now));
     }
 
     Advice ByInterval(Situation now)
     {
         var wet = now.Wetness;
         if (wet.IsDry)
-            return Look(
-                now,
-                $"Medium dry {Dates.Ago(wet.Felt!.On, now.Today)}: {Feel}, and water if it is a kind that wants it.",
-                Ground.Sign,
-                Dry(now)
-            );
+            return Look(now, $"{Felt(now)}: {Feel}, and water if it is a kind that wants it.", Ground.Sign, Dry(now));
         if (Since is { } since && !(wet.LastWater?.On >= since) && !wet.IsWet && now.Today < since.AddDays(Whole(now)))
             return new(
                 Topics.Water,
@@ -98,7 +93,7 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
             return Look(now, $"No water is on record yet, {Usually(now)}: {Feel}.", Ground.Interval, Interval(now)) with { Begins = true };
         var last = wet.LastWater!;
         if (wet.IsWet)
-            return Hold(now, last, $"Medium {wet.Felt!.Text} {Dates.Ago(wet.Felt.On, now.Today)}: leave it.", wet.Felt.On, Ground.Sign);
+            return Hold(now, last, $"{Felt(now)}: leave it.", wet.Felt!.On, Ground.Sign);
         var due = last.On.AddDays(Whole(now));
         return days >= Whole(now)
             ? Look(now, $"Last watered {Dates.Ago(last.On, now.Today)}, {Usually(now)}: {Feel}.", Ground.Interval, Interval(now)) with
@@ -156,7 +151,17 @@ public sealed record WaterAsked(string Rule, string How, string Feel)
 
     static Condition Sign(Thirst thirst) => Condition.Sign(thirst.Words, thirst.Sign!.On);
 
-    static Condition? Dry(Situation now) => now.Wetness is { IsDry: true, Felt: { } felt } ? Condition.Sign("medium dry", felt.On) : null;
+    static Condition? Dry(Situation now) =>
+        now.Wetness is { IsDry: true, Felt: { } felt } wet
+            ? Condition.Sign(felt.Kind == EntryKinds.Medium ? "medium dry" : wet.Words, felt.On)
+            : null;
+
+    /// <summary>What a finger or a scale found, and when: "Medium dry yesterday".</summary>
+    static string Felt(Situation now)
+    {
+        var (wet, felt) = (now.Wetness, now.Wetness.Felt!);
+        return $"{(felt.Kind == EntryKinds.Medium ? $"Medium {felt.Text}" : wet.Words)} {Dates.Ago(felt.On, now.Today)}";
+    }
 
     Condition Interval(Situation now)
     {
