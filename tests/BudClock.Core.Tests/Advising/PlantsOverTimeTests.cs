@@ -1,5 +1,7 @@
 using BudClock.Core.Advising;
 using BudClock.Core.Advising.Repotting;
+using BudClock.Core.Advising.Why;
+using BudClock.Core.Advising.Why.Questions;
 using BudClock.Core.Culture;
 using BudClock.Core.Saying;
 using static BudClock.Core.Tests.Specimens;
@@ -71,21 +73,21 @@ public class PlantsOverTimeTests
         {
             Acquired = new(2031, 2, 1),
         };
+        var heard = Hearing.Of(Assess(plant).Situation, new LostQuestion())!;
         Assert.Equal(
-            [
-                "It was watered 31 days before, when its roots were already lost. Water cannot help a plant that cannot drink.",
-                "It was repotted 21 days before; roots that are hurt just then have little to live on.",
-                "It had been here for 68 days. Many plants arrive weaker than they look.",
-            ],
-            Farewell.Read(plant, Today)
+            ["roots lost", "repotted", "new here"],
+            heard.Causes.Where(cause => cause.Weight > 0).Select(cause => cause.Cause.Name)
         );
+        Assert.Contains(heard.First.SelectMany(cause => cause.For), claim => claim.Words == "watered on 10 Mar, when it could not drink");
     }
 
     [Fact]
     public void A_log_that_tells_nothing_is_not_made_to_and_a_plant_given_away_has_no_farewell()
     {
-        Assert.Empty(Farewell.Read(Lycaste(At("2031-03-01", EntryKinds.Watered), At("2031-04-10", EntryKinds.Died)), Today));
-        Assert.Empty(Farewell.Read(Lycaste(At("2031-03-01", EntryKinds.Rot), At("2031-04-10", EntryKinds.GivenAway)), Today));
+        Assert.Empty(Farewell(At("2031-03-01", EntryKinds.Watered), At("2031-04-10", EntryKinds.Died))!.First);
+        Assert.Null(Farewell(At("2031-03-01", EntryKinds.Rot), At("2031-04-10", EntryKinds.GivenAway)));
+
+        static Hearing? Farewell(params Entry[] log) => Hearing.Of(Assess(Lycaste(log)).Situation, new LostQuestion());
     }
 
     [Fact]

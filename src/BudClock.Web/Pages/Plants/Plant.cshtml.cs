@@ -1,5 +1,7 @@
 using BudClock.Core.Advising;
 using BudClock.Core.Advising.Repotting;
+using BudClock.Core.Advising.Why;
+using BudClock.Core.Advising.Why.Questions;
 using BudClock.Core.Evidence;
 using BudClock.Core.Measuring;
 using BudClock.Web.Drawing;
@@ -122,8 +124,8 @@ public sealed record PlantView(GardenDay Today, Assessment Assessment, bool All)
     public Arrival? Newcomer =>
         Assessment.Situation.Arrival is { } arrival && (arrival.IsNewcomer || arrival.QuarantineUntil >= Today.Day) ? arrival : null;
 
-    /// <summary>What the log of a plant that died suggests.</summary>
-    public IReadOnlyList<string> Farewell => Core.Saying.Farewell.Read(Plant, Today.Day);
+    /// <summary>What its log says of why it died; null for a plant that lives or was given away.</summary>
+    public Hearing? Farewell => Hearing.Of(Assessment.Situation, new LostQuestion());
 
     public IReadOnlyList<string> PotStays =>
         Assessment.Gone

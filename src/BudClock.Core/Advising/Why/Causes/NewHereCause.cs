@@ -14,7 +14,14 @@ public sealed class NewHereCause : Cause
 
     /// <inheritdoc/>
     public override IReadOnlyList<Type> Answers { get; } =
-    [typeof(SmallerQuestion), typeof(NoBloomQuestion), typeof(BudsLostQuestion), typeof(LeavesGoneQuestion), typeof(YellowQuestion)];
+    [
+        typeof(SmallerQuestion),
+        typeof(NoBloomQuestion),
+        typeof(BudsLostQuestion),
+        typeof(LeavesGoneQuestion),
+        typeof(YellowQuestion),
+        typeof(LostQuestion),
+    ];
 
     /// <inheritdoc/>
     public override Heard? Hear(Inquiry about)
@@ -22,14 +29,19 @@ public sealed class NewHereCause : Cause
         if ((about.Now.Arrival?.Arrived ?? about.Now.Plant.Acquired) is not { } came || !InTime(about, came))
             return null;
         return about.Question is SmallerQuestion
-            ? Found(
-                Inquiry.That(Strength.Sure, $"it came here on {about.Day(came)}", came),
-                "The first growth in a new place is often smaller.",
-                normal: true
-            ) with
-            {
-                Expect = "The next one is made here from its beginning, and tells more.",
-            }
+                ? Found(
+                    Inquiry.That(Strength.Sure, $"it came here on {about.Day(came)}", came),
+                    "The first growth in a new place is often smaller.",
+                    normal: true
+                ) with
+                {
+                    Expect = "The next one is made here from its beginning, and tells more.",
+                }
+            : about.Question.OfTheDead
+                ? Found(
+                    Inquiry.That(Strength.Hint, $"it came here on {about.Day(came)}", came),
+                    "Many plants arrive weaker than they look: a newcomer is looked over, roots too, on its first day."
+                )
             : Found(
                 Inquiry.That(Settling(about, came) ? Strength.Likely : Strength.Hint, $"it came here on {about.Day(came)}", came),
                 "It gets used to the place: leave it where it stands, and change nothing else.",
@@ -45,6 +57,7 @@ public sealed class NewHereCause : Cause
     static bool InTime(Inquiry about, DateOnly came) =>
         about.Matter.Growths is var (before, last)
             ? came > before.Began.AddDays(-about.Now.Limits<ShrinkingLimits>().Next) && came <= last.Done
+        : about.Question.OfTheDead ? came > about.Matter.From
         : about.Question is NoBloomQuestion ? came > about.Matter.From
         : came <= about.Matter.To && came > about.Matter.To.AddDays(-2 * about.Limits.Unsettled);
 }

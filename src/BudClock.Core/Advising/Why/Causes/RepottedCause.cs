@@ -22,6 +22,7 @@ public sealed class RepottedCause : Cause
         typeof(StalledSpikeQuestion),
         typeof(LeavesGoneQuestion),
         typeof(YellowQuestion),
+        typeof(LostQuestion),
     ];
 
     /// <inheritdoc/>
@@ -41,7 +42,9 @@ public sealed class RepottedCause : Cause
             [
                 Inquiry.By(
                     pot,
-                    small ? Strength.Sure : Strength.Likely,
+                    small ? Strength.Sure
+                        : pot.On <= about.Matter.To.AddDays(-about.Limits.Back) ? Strength.Hint
+                        : Strength.Likely,
                     $"it was repotted on {about.Day(pot.On)}{(rooted is null ? ", and nobody wrote of a new root since" : "")}"
                 ),
             ],

@@ -47,6 +47,9 @@ public sealed class RootsLostCause : Cause
                 ? (Claim[])[]
                 : [Inquiry.By(lost, Turned(about, lost) ? Strength.Hint : Strength.Sure, $"its roots were lost on {about.Day(lost.On)}")],
             .. drunk is null ? (Claim[])[] : [drunk],
+            .. lost is not null && about.Question.OfTheDead && about.Now.Journal.Waterings.FirstOrDefault(e => e.On > lost.On) is { } water
+                ? (Claim[])[Inquiry.By(water, Strength.Hint, $"watered on {about.Day(water.On)}, when it could not drink")]
+                : [],
         ];
         var live = LiveSince(about, lost);
         var back = about.Now.Roots.State is RootState.Alive or RootState.Few;
