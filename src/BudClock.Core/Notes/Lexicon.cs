@@ -139,6 +139,8 @@ sealed class Lexicon
     static IEnumerable<(string, string[])> Roles(WordsFile file) =>
         [
             (Pest, file.Pests),
+            // Many or few is half of what a finding says, and is kept with it.
+            (Pest, [.. file.HowMany.SelectMany(many => file.Pests.Append("bugs").Select(pest => $"{many} {pest}"))]),
             (How, file.How),
             (Direction, file.Directions),
             (GoesOn, file.GoesOn),

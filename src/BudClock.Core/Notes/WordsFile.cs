@@ -8,6 +8,7 @@ sealed class WordsFile
     public Dictionary<string, string[]> Events { get; set; } = [];
     public AskRow[] Asks { get; set; } = [];
     public string[] Pests { get; set; } = [];
+    public string[] HowMany { get; set; } = [];
     public string[] How { get; set; } = [];
     public string[] Directions { get; set; } = [];
     public string[] GoesOn { get; set; } = [];

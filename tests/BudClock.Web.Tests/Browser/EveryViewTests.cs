@@ -53,6 +53,7 @@ public class EveryViewTests
         "/plants/CAL-02/why",
         "/plants/CLD-01/why",
         "/plants/LYC-01/sisters",
+        "/health",
         "/seasons",
         "/plants/CTM-07/why?q=smaller",
         "/potting",

@@ -31,4 +31,17 @@ public class SeasonsTests
         var none = await site.Http.GetAsync("/seasons?plant=none-9", TestContext.Current.CancellationToken);
         Assert.Equal(System.Net.HttpStatusCode.NotFound, none.StatusCode);
     }
+
+    [Fact]
+    public async Task A_year_is_printed_one_page_a_plant()
+    {
+        var site = await Site.ReadAsync();
+        var year = await site.PageAsync("/seasons/print?year=2030");
+        Assert.Contains("Kite orchid MAS-01, 9 Aug 2030", year.QuerySelector(".one-page").Words());
+        Assert.True(year.QuerySelectorAll(".one-page").Length > 20);
+        var one = await site.PageAsync("/seasons/print?year=2030&plant=PHA-01");
+        Assert.Single(one.QuerySelectorAll(".one-page"));
+        using var browser = new Chromium(site.Address).Open("/seasons/print?year=2030&plant=PHA-01");
+        Assert.NotEmpty(browser.Pdf(8.27, 11.69));
+    }
 }
