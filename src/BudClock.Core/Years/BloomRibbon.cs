@@ -64,7 +64,7 @@ public sealed record BloomRibbon(GrowingYear Year, IReadOnlyList<BloomWeek> Week
                 .Select(lane => (lane.From, lane.To is { } to && to > lane.From ? to.AddDays(-1) : lane.To ?? today)),
         ];
 
-    /// <summary>From the likely first flower on for as long as its kind is forecast to last, or what is open until its likely end.</summary>
+    /// <summary>What is open until its likely end; what is to open from its likely day for as long as usual.</summary>
     static List<(DateOnly From, DateOnly To)> Ahead(Assessment plant, DateOnly today)
     {
         if (plant.Gone)

@@ -81,7 +81,7 @@ public sealed record Sisters(Side One, Side Other, IReadOnlyList<Difference> Dif
             ? $"{age} days after the first measurement: {N(a, "cm")} ({One.Label}) and {N(b, "cm")} ({Other.Label})."
             : "They were not measured at the same age, so their sizes cannot be compared yet.";
 
-    /// <summary>Differences that could each have done it: a place acts by its light and its nights, where these are known to differ.</summary>
+    /// <summary>Differences that could each have done it: a place acts by its light and nights, where these differ.</summary>
     IReadOnlyList<Difference> Apart =>
         Differences.Any(one => one.What is "light" or "nights") ? [.. Differences.Where(one => one.What != "place")] : Differences;
 
@@ -92,8 +92,8 @@ public sealed record Sisters(Side One, Side Other, IReadOnlyList<Difference> Dif
             [] => "Nothing that is on record was different: what differs in them is chance, or was not written down.",
             [var only] =>
                 $"Only one thing on record was different: {only.What}. That is a good hint, and with one pair no more than a hint.",
-            var many =>
-                $"{many.Count} things were different ({string.Join(", ", many.Select(one => one.What))}), so the cause can't be told apart.",
+            var many => $"{many.Count} things were different ({string.Join(", ", many.Select(one => one.What))}), "
+                + "so the cause can't be told apart.",
         };
 
     /// <summary>A clean trial for next time, as a sentence.</summary>
@@ -103,11 +103,9 @@ public sealed record Sisters(Side One, Side Other, IReadOnlyList<Difference> Dif
             var some when some.Any(one => one.What == "kind") =>
                 "Two kinds differ by themselves: to know it, measure two of one kind, or two parts of one plant, each week for 28 days.",
             [] => "To try something, change one thing for one of them, and measure both each week for 28 days.",
-            [var only] =>
-                $"To know it, turn {only.What} around for the next one, or take two parts of each, and measure all of them each week for 28 "
-                    + "days or a season.",
-            [var first, ..] =>
-                $"To know it, take two parts of one plant that are alike, keep all the same but one thing (such as {first.What}), and measure "
-                    + "both each week for 28 days or a season.",
+            var some when some.Any(one => one.What == "season") =>
+                "They grew at different times of the year: measure two that begin within a month of each other.",
+            [var first, ..] => "To know it, take two parts of one plant that are alike, let them differ in one thing alone "
+                + $"({first.What}), and measure both each week for 28 days or a season.",
         };
 }

@@ -9,7 +9,9 @@ namespace BudClock.Core.Years;
 /// <param name="Because">What comes of the hearing, as a sentence.</param>
 public sealed record Loss(Assessment Plant, DateOnly On, string Because);
 
-/// <summary>What one growing year of a plant, or of a garden, came to. Counted from the log; what was not written down is not in it.</summary>
+/// <summary>
+/// What one growing year of a plant, or of a garden, came to. Counted from the log; what was not written down is not in it.
+/// </summary>
 /// <param name="Growths">Growths that began; leaves where the kind is followed by leaves.</param>
 /// <param name="Roots">Times that new roots showed.</param>
 /// <param name="Spikes">Spikes that showed.</param>

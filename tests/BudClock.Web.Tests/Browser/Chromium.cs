@@ -184,7 +184,21 @@ public sealed class Chromium : IDisposable
 
     /// <summary>Errors of the console: a blocked script, a failed request.</summary>
     public IReadOnlyList<string> ConsoleErrors =>
-        [.. driver.Manage().Logs.GetLog(LogType.Browser).Where(e => e.Level >= LogLevel.Severe).Select(e => e.Message)];
+        [
+            .. driver
+                .Manage()
+                .Logs.GetLog(LogType.Browser)
+                .Where(e => e.Level >= LogLevel.Severe)
+                .Select(e => e.Message)
+                .Where(message => !GivenUp(message)),
+        ];
+
+    /// <summary>
+    /// A request that a newer one replaces is given up on purpose; htmx writes both its end and its giving up as errors. What failed
+    /// on its way says sendError, and what the server refused responseError.
+    /// </summary>
+    static bool GivenUp(string message) =>
+        message.Contains("htmx:sendAbort", StringComparison.Ordinal) || message.Contains("htmx:afterRequest", StringComparison.Ordinal);
 
     WebDriverWait Waiting()
     {

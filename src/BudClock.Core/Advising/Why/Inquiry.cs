@@ -43,7 +43,7 @@ public sealed class Inquiry(Situation now, Question question, Matter matter)
     /// <summary>The place as the garden has it; null where it is not known.</summary>
     public Place? PlaceOf(string? code) => code == now.Plant.Place ? now.Around.Place : now.Counted.PlaceOf(code);
 
-    /// <summary>Where it stood from a day to the end of the matter, and how many days, the longest first; unknown places left out.</summary>
+    /// <summary>Where it stood from a day to the end of the matter, for how many days, the longest first; known places only.</summary>
     public IEnumerable<(Place Place, int Days)> Stood(DateOnly from) =>
         Enumerable
             .Range(0, Math.Max(0, matter.To.DayNumber - from.DayNumber + 1))

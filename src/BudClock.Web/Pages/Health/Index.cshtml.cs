@@ -1,5 +1,6 @@
 using BudClock.Core.Advising;
 using BudClock.Core.Culture;
+using BudClock.Core.Evidence;
 using BudClock.Core.Years;
 
 namespace BudClock.Web.Pages.Health;
@@ -15,6 +16,21 @@ public sealed class IndexModel(TodaysGarden todaysGarden) : GardenPage(todaysGar
     public IReadOnlyList<(string Place, IReadOnlyList<Assessment> Apart, int Others)> Map { get; private set; } = [];
 
     public static string Caution => Cautions.All.Single(caution => caution.Name == "treatments").Words;
+
+    /// <summary>What was done about it and when, or what is to do.</summary>
+    public static string Treatment(PestCase found, DateOnly today) =>
+        found.Treated is { } treated
+            ? $"{(found.Predators ? "Predators let loose" : "Treated")} {Dates.Near(treated.On, today)}"
+                + (treated.Text is null ? "" : $": {treated.Text}")
+            : "Rinsed off, dried, treated by the label";
+
+    /// <summary>Why it is kept apart: ", in quarantine until 7 Jun".</summary>
+    public string Apart(Assessment plant)
+    {
+        var until = plant.Situation.Arrival?.QuarantineUntil;
+        return (until >= Today.Day ? $", in quarantine until {Dates.Near(until.Value, Today.Day)}" : "")
+            + (plant.Situation.Pests is { Open: true } pests ? $", {pests.Words}" : "");
+    }
 
     public void OnGet()
     {

@@ -65,7 +65,7 @@ public sealed class DryCause : Cause
         };
     }
 
-    /// <summary>Dry under the finger for longer than its kind takes between two waters, up to the end, with nothing given meanwhile.</summary>
+    /// <summary>Dry under the finger for longer than its kind takes between two waters, with nothing given meanwhile.</summary>
     static Claim? FeltDry(Inquiry about)
     {
         var since = about.Now.Journal.Waterings.LastOrDefault(entry => entry.On <= about.Matter.To)?.On ?? about.Matter.From;
