@@ -34,8 +34,8 @@ public sealed record StoreSound(bool? Sound, string Words)
         return new(
             hot.Count == 0,
             hot.Count > 0
-                ? Text($"{hot.Count} of {days.Count} days were above {warm:0} °C, the warmest {hot.Max(day => day.MaxC):0.#} °C: they may ")
-                    + Text($"have woken. Feel them, and look for shoots.{gap}")
+                ? Text($"{hot.Count} of {days.Count} days were above {warm:0} °C, the warmest {hot.Max(day => day.MaxC):0.#} °C: they ")
+                    + Text($"may have woken. Feel them, and look for shoots.{gap}")
                 : Text(
                     $"{cold.Count} of {days.Count} days were below {cool:0} °C, the coldest {cold.Min(day => day.MinC):0.#} °C, and none "
                 ) + Text($"froze: sound, but a cool shelf is better.{gap}")

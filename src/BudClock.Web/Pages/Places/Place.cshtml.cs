@@ -134,8 +134,8 @@ public sealed class PlaceModel(
         var words = learned.Follows
             ? string.Create(
                 CultureInfo.InvariantCulture,
-                $"{what} here {follows}: a forecast of {TypicalC:0} °C outside comes to {likely:0.0} °C here ({low:0.0} to {high:0.0} °C), "
-                    + $"learned from {learned.Outcomes}."
+                $"{what} here {follows}: a forecast of {TypicalC:0} °C outside comes to {likely:0.0} °C here ({low:0.0} to {high:0.0} "
+                    + $"°C), learned from {learned.Outcomes}."
             )
             : string.Create(
                 CultureInfo.InvariantCulture,
