@@ -16,8 +16,11 @@ public sealed record BloomWeek(
     bool Ahead
 )
 {
+    /// <summary>It was over before anything was written down.</summary>
+    public bool Unknown { get; init; }
+
     /// <summary>Nothing bloomed, and the week is over.</summary>
-    public bool Gap => !Ahead && InBloom.Count == 0;
+    public bool Gap => !Ahead && !Unknown && InBloom.Count == 0;
 }
 
 /// <summary>What blooms in every week of a year, and where nothing does.</summary>
@@ -30,6 +33,7 @@ public sealed record BloomRibbon(GrowingYear Year, IReadOnlyList<BloomWeek> Week
     {
         var open = plants.Select(plant => (plant, Spans: Spans(plant, today))).Where(one => one.Spans.Count > 0).ToList();
         var ahead = plants.Select(plant => (plant, Spans: Ahead(plant, today))).Where(one => one.Spans.Count > 0).ToList();
+        var first = plants.Min(plant => plant.Situation.Journal.Entries.FirstOrDefault()?.On);
         return new(year, [.. Enumerable.Range(1, InAYear).Select(Week)]);
 
         BloomWeek Week(int number)
@@ -38,7 +42,7 @@ public sealed record BloomRibbon(GrowingYear Year, IReadOnlyList<BloomWeek> Week
             var to = number == InAYear ? year.To : from.AddDays(6);
             IReadOnlyList<Assessment> In(IEnumerable<(Assessment plant, List<(DateOnly From, DateOnly To)> Spans)> some) =>
                 [.. some.Where(one => one.Spans.Exists(span => span.From <= to && span.To >= from)).Select(one => one.plant)];
-            return new(number, from, to, In(open), to > today ? In(ahead) : [], from > today);
+            return new(number, from, to, In(open), to > today ? In(ahead) : [], from > today) { Unknown = !(to >= first) };
         }
     }
 

@@ -55,33 +55,13 @@ public sealed record ForecastsKept(string Of, IReadOnlyList<ForecastKept> All)
                 .SelectMany(plant =>
                     plant
                         .Plant.Forecasts.OrderBy(told => told.Made)
-                        .Select(told => (Told: told, Lane: Lane(plant, told)))
-                        .Where(one => one.Lane?.To is { } came && came > one.Told.Made)
-                        .DistinctBy(one => (one.Told.Of, one.Lane))
-                        .Select(one => new ForecastKept(plant, one.Told, one.Lane!.To!.Value))
+                        .Select(told => (Told: told, Forecasts.Outcome(told, plant.Recorded, plant.Situation.Journal)?.Happened))
+                        .Where(one => one.Happened > one.Told.Made)
+                        .DistinctBy(one => (one.Told.Of, one.Told.Organ, one.Happened))
+                        .Select(one => new ForecastKept(plant, one.Told, one.Happened!.Value))
                 )
                 .GroupBy(kept => kept.Told.Of)
                 .OrderBy(group => group.Key, StringComparer.Ordinal)
                 .Select(group => new ForecastsKept(group.Key, [.. group])),
         ];
-
-    /// <summary>The lane whose end was forecast: open on the day, of that organ, and ended as forecast.</summary>
-    static Lane? Lane(Assessment plant, Forecast told)
-    {
-        var (kind, ending) = told.Of switch
-        {
-            Forecasts.FirstFlower => (LaneKind.Spike, "opened"),
-            Forecasts.Matured => (LaneKind.Growth, "matured"),
-            Forecasts.Faded => (LaneKind.Bloom, "faded"),
-            _ => (LaneKind.Rest, "none"),
-        };
-        return plant.Recorded.FirstOrDefault(lane =>
-            lane.Kind == kind
-            && !lane.Expected
-            && lane.Ending == ending
-            && lane.Organ == told.Organ
-            && lane.From <= told.Made
-            && lane.To >= told.Made
-        );
-    }
 }

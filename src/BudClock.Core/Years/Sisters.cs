@@ -38,7 +38,7 @@ public sealed record Sisters(Side One, Side Other, IReadOnlyList<Difference> Dif
         yield return Words("pot", one.Pot, other.Pot);
         yield return Words("medium", one.Medium, other.Medium);
         yield return Ratio("days between waters", one.WaterDays, other.WaterDays, "days");
-        yield return one.FedAMonth + other.FedAMonth > 0 ? Ratio("feed", one.FedAMonth, other.FedAMonth, "times a month") : null;
+        yield return one.FedAMonth + other.FedAMonth > 0 ? Ratio("feed", one.FedAMonth, other.FedAMonth, "a month") : null;
         foreach (var kind in Done)
             yield return (one.Since(kind), other.Since(kind)) switch
             {

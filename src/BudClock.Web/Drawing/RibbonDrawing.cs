@@ -47,6 +47,7 @@ public sealed record RibbonDrawing(IReadOnlyList<RibbonColumn> Columns, IReadOnl
             week.InBloom.Count > 0 ? $"{week.InBloom.Count} in bloom, {string.Join(", ", week.InBloom.Select(plant => plant.Plant.Tag))}"
             : week.Ahead && week.Likely.Count > 0 ? $"likely {string.Join(", ", week.Likely.Select(plant => plant.Plant.Tag))}"
             : week.Ahead ? "nothing forecast"
+            : week.Unknown ? "before the log"
             : "nothing in bloom"
         );
 }

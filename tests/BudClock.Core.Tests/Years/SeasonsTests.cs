@@ -56,6 +56,8 @@ public class SeasonsTests
         Assert.Equal((new(2030, 1, 1), new(2030, 12, 31)), (ribbon.Weeks[0].From, ribbon.Weeks[^1].To));
         Assert.Equal([22, 23, 24, 25], ribbon.Weeks.Where(week => week.InBloom.Count > 0).Select(week => week.Number));
         Assert.Equal((26, 52), (ribbon.Gaps[0].First.Number, ribbon.Gaps[0].Last.Number));
+        // Its log begins on 1 May: what was before is not known to be a gap.
+        Assert.DoesNotContain(ribbon.Weeks, week => week.Gap && week.To < new DateOnly(2030, 5, 1));
         var now = BloomRibbon.Of([Hoya], new(2031, false), new(2031, 7, 20));
         Assert.DoesNotContain(now.Weeks, week => week.Ahead && week.InBloom.Count > 0);
         Assert.DoesNotContain(now.Weeks, week => week.Gap && week.From > new DateOnly(2031, 7, 20));
